@@ -1,0 +1,3 @@
+export { assertNever } from './assertNever.ts';
+export { seededRandom } from './random.ts';
+export { err, ok, type Result } from './result.ts';
