@@ -1,0 +1,73 @@
+// µm, doll size. Two parts interfere when they share volume. Parts stand square to the axes; their outlines may be any.
+import { asRect, bounds, intersection, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
+import { axisOf, type Box, boxOf, isSquare, type Part } from './part.ts';
+
+/** Two parts, by index, that share volume. */
+export type Interference = { readonly a: number; readonly b: number };
+
+type Span = readonly [from: number, to: number];
+type Axis = 0 | 1 | 2;
+
+const overlaps = (a: Box, b: Box): boolean => [0, 1, 2].every((axis) => {
+  const index = axis as Axis;
+  return a.min[index] < b.max[index] && b.min[index] < a.max[index];
+});
+
+/** The region in space axes: x and y become the two axes that the part's plane spans, in ascending order. */
+const inSpaceAxes = (part: Part): { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] } => {
+  const normal = axisOf(normalOf(part.pose)) as Axis;
+  const plane = ([0, 1, 2] as const).filter((axis) => axis !== normal) as unknown as readonly [Axis, Axis];
+  const place = (point: Point): Point => {
+    const at = toSpace(part.pose, point);
+    return [at[plane[0]], at[plane[1]]];
+  };
+  return { region: { outline: part.region.outline.map(place), holes: part.region.holes.map((hole) => hole.map(place)) }, normal, plane };
+};
+
+const isPlainBox = (part: Part): boolean => part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
+
+/** Where along `axis` the part has matter while its other plane axis is within `other`. */
+const spansAlong = (part: Part, axis: Axis, other: Span): readonly Span[] => {
+  const { region, plane } = inSpaceAxes(part);
+  const first = plane[0] === axis;
+  const box: Rect = bounds(region.outline);
+  const strip = first ? rectRing(box.x0, other[0], box.x1, other[1]) : rectRing(other[0], box.y0, other[1], box.y1);
+  return intersection(region, { outline: strip, holes: [] }).map((ring): Span => {
+    const shared = bounds(ring);
+    return first ? [shared.x0, shared.x1] : [shared.y0, shared.y1];
+  });
+};
+
+/** Exact for parts square to the axes: with parallel planes the regions must overlap; with crossing planes each is sliced
+ *  by the other's thickness, and the slices must share a stretch of the common axis. */
+const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => {
+  if (isPlainBox(a) && isPlainBox(b)) return true;
+  const [inA, inB] = [inSpaceAxes(a), inSpaceAxes(b)];
+  if (inA.normal === inB.normal) return intersection(inA.region, inB.region).length > 0;
+  const common = ([0, 1, 2] as const).find((axis) => axis !== inA.normal && axis !== inB.normal) as Axis;
+  const alongA = spansAlong(a, common, [boxB.min[inB.normal], boxB.max[inB.normal]]);
+  const alongB = spansAlong(b, common, [boxA.min[inA.normal], boxA.max[inA.normal]]);
+  return alongA.some(([from, to]) => alongB.some(([start, end]) => from < end && start < to));
+};
+
+/** Every pair of parts that share volume.
+ *  Shape: n parts → pairs of indices, a < b. Sweeps along x, so only near neighbours are compared.
+ *  Errors: throws on a part that is not square to the axes; no family makes one yet. */
+export const findInterference = (parts: readonly Part[]): readonly Interference[] => {
+  if (!parts.every(isSquare)) throw new Error('interference is exact only for parts square to the axes');
+  const boxes = parts.map(boxOf);
+  const order = parts.map((_, index) => index).sort((a, b) => (boxes[a] as Box).min[0] - (boxes[b] as Box).min[0]);
+  const found: Interference[] = [];
+  let active: number[] = [];
+  for (const index of order) {
+    const box = boxes[index] as Box;
+    active = active.filter((other) => (boxes[other] as Box).max[0] > box.min[0]);
+    for (const other of active) {
+      const otherBox = boxes[other] as Box;
+      if (!overlaps(box, otherBox) || !shareVolume(parts[index] as Part, parts[other] as Part, box, otherBox)) continue;
+      found.push({ a: Math.min(index, other), b: Math.max(index, other) });
+    }
+    active.push(index);
+  }
+  return found.sort((p, q) => p.a - q.a || p.b - q.b);
+};

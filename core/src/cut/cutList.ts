@@ -1,0 +1,58 @@
+// µm, doll size.
+import type { Part } from '../assembly/index.ts';
+import { bounds, type Region, type Ring } from '../shape/index.ts';
+import { outlineKey } from './outlineKey.ts';
+
+/** Identical parts of one piece: same board, same outline. `tag` is the piece's mark and a letter, such as 2B. */
+export type CutGroup = {
+  readonly tag: string;
+  readonly name: string;
+  readonly board: string;
+  readonly thickness: number;
+  /** Across and along as the part is drawn; with grain, along is the grain's way. */
+  readonly width: number;
+  readonly height: number;
+  readonly region: Region;
+  readonly grained: boolean;
+  readonly parts: readonly number[];
+};
+
+/** A, B … Z, AA, AB … */
+export const letters = (index: number): string => {
+  const rest = Math.floor(index / 26) - 1;
+  return (rest >= 0 ? letters(rest) : '') + String.fromCharCode(65 + (index % 26));
+};
+
+const named = (names: readonly string[]): string => {
+  const unique = [...new Set(names)];
+  return unique.length > 3 ? `${unique.slice(0, 2).join(', ')} and ${unique.length - 2} more` : unique.join(', ');
+};
+
+/** Turned so that the grain runs along y. Rings keep running counter-clockwise. */
+const grainUpright = (part: Part): Region => {
+  if (part.grain !== 'x') return part.region;
+  const { x0, y1 } = bounds(part.region.outline);
+  const turn = (ring: Ring): Ring => ring.map(([x, y]) => [y1 - y, x - x0] as const);
+  return { outline: turn(part.region.outline), holes: part.region.holes.map(turn) };
+};
+
+/** Groups a piece's parts by board and congruent outline, in the order in which they first occur.
+ *  Shape: n parts → groups that hold each part's index exactly once. */
+export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
+  const groups = new Map<string, number[]>();
+  parts.forEach((part, index) => {
+    const region = isGrained(part.board) ? grainUpright(part) : part.region;
+    const key = `${part.board} ${part.thickness} ${outlineKey(region, isGrained(part.board))}`;
+    groups.set(key, [...(groups.get(key) ?? []), index]);
+  });
+  return [...groups.values()].map((members, index): CutGroup => {
+    const first = parts[members[0] as number] as Part;
+    const grained = isGrained(first.board);
+    const region = grained ? grainUpright(first) : first.region;
+    const { x0, y0, x1, y1 } = bounds(region.outline);
+    return {
+      tag: `${mark}${letters(index)}`, name: named(members.map((member) => (parts[member] as Part).name)),
+      board: first.board, thickness: first.thickness, width: x1 - x0, height: y1 - y0, region, grained, parts: members,
+    };
+  });
+};

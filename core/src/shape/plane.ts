@@ -1,0 +1,76 @@
+// µm, doll size, y up. Rings are closed without repeating their first point; outer rings run counter-clockwise.
+import { areaD, type Paths64, FillRule, intersect } from 'clipper2-ts';
+
+export type Point = readonly [x: number, y: number];
+export type Ring = readonly Point[];
+
+/** A plane figure: an outer ring and the holes in it. */
+export type Region = { readonly outline: Ring; readonly holes: readonly Ring[] };
+
+/** An upright rectangle, by its lower left and upper right corner. */
+export type Rect = { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
+
+export const rectRing = (x0: number, y0: number, x1: number, y1: number): Ring => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
+
+export const bounds = (ring: Ring): Rect => {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of ring) {
+    x0 = Math.min(x0, x);
+    y0 = Math.min(y0, y);
+    x1 = Math.max(x1, x);
+    y1 = Math.max(y1, y);
+  }
+  return { x0, y0, x1, y1 };
+};
+
+/** Twice the signed area by the shoelace rule: positive when the ring runs counter-clockwise. */
+const doubleArea = (ring: Ring): number => {
+  let sum = 0;
+  for (let index = 0; index < ring.length; index += 1) {
+    const [x0, y0] = ring[index] as Point;
+    const [x1, y1] = ring[(index + 1) % ring.length] as Point;
+    sum += x0 * y1 - x1 * y0;
+  }
+  return sum;
+};
+
+/** The area inside a ring, in µm², whichever way it runs. */
+export const ringArea = (ring: Ring): number => Math.abs(doubleArea(ring)) / 2;
+
+/** The area of a region less its holes, in µm². */
+export const regionArea = (region: Region): number =>
+  region.holes.reduce((area, hole) => area - ringArea(hole), ringArea(region.outline));
+
+/** The rectangle that a ring is, when its four sides stand upright; otherwise undefined. */
+export const asRect = (ring: Ring): Rect | undefined => {
+  if (ring.length !== 4) return undefined;
+  const box = bounds(ring);
+  const onCorner = ([x, y]: Point) => (x === box.x0 || x === box.x1) && (y === box.y0 || y === box.y1);
+  return ring.every(onCorner) && ringArea(ring) === (box.x1 - box.x0) * (box.y1 - box.y0) ? box : undefined;
+};
+
+const overlapOfRects = (a: Rect, b: Rect): Ring | undefined => {
+  const [x0, y0, x1, y1] = [Math.max(a.x0, b.x0), Math.max(a.y0, b.y0), Math.min(a.x1, b.x1), Math.min(a.y1, b.y1)];
+  return x0 < x1 && y0 < y1 ? rectRing(x0, y0, x1, y1) : undefined;
+};
+
+const toPaths = (region: Region): Paths64 =>
+  [region.outline, ...region.holes].map((ring, index) => {
+    const wantsCounterClockwise = index === 0;
+    const points = ring.map(([x, y]) => ({ x, y, z: 0 }));
+    return doubleArea(ring) > 0 === wantsCounterClockwise ? points : points.reverse();
+  });
+
+/** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
+ *  answered without clipping; whole micrometres in, whole micrometres out. */
+export const intersection = (a: Region, b: Region): readonly Ring[] => {
+  const [boxA, boxB] = [bounds(a.outline), bounds(b.outline)];
+  if (!overlapOfRects(boxA, boxB)) return [];
+  if (a.holes.length + b.holes.length === 0 && asRect(a.outline) && asRect(b.outline)) {
+    const shared = overlapOfRects(boxA, boxB);
+    return shared ? [shared] : [];
+  }
+  return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
+    .filter((path) => Math.abs(areaD(path)) > 0)
+    .map((path) => path.map(({ x, y }): Point => [x, y]));
+};

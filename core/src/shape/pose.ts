@@ -1,0 +1,30 @@
+// Poses place a plane figure in space: µm, doll size, right-handed, x right, y up, z towards the viewer.
+import type { Point } from './plane.ts';
+
+export type Vec3 = readonly [x: number, y: number, z: number];
+
+/** Where a plane figure lies: a point (x, y) of it stands at origin + x·u + y·v; u and v are unit vectors. */
+export type Pose = { readonly origin: Vec3; readonly u: Vec3; readonly v: Vec3 };
+
+export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+
+export const scaled = (a: Vec3, factor: number): Vec3 => [a[0] * factor, a[1] * factor, a[2] * factor];
+
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0],
+];
+
+/** The direction a sheet's shown face looks to: u × v. */
+export const normalOf = (pose: Pose): Vec3 => cross(pose.u, pose.v);
+
+/** A point of the figure, raised by `height` along the normal, in space. */
+export const toSpace = (pose: Pose, [x, y]: Point, height = 0): Vec3 =>
+  add(pose.origin, add(add(scaled(pose.u, x), scaled(pose.v, y)), scaled(normalOf(pose), height)));
+
+/** Where a point of space falls on the figure's plane, rounded to the micrometre. */
+export const toPlane = (pose: Pose, point: Vec3): Point => {
+  const from = add(point, scaled(pose.origin, -1));
+  return [Math.round(dot(from, pose.u)), Math.round(dot(from, pose.v))];
+};

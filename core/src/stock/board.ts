@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { type DollUm, dollField, dollUm, UM } from '../measure/index.ts';
+import { USUAL_SHEETS } from './sheets.ts';
+
+/** A board in stock. Its nominal thickness is what the label says, `measured` what a stack of ten says divided by ten;
+ *  the measured one wins. Grain runs along a sheet's longer side. */
+export type Board = {
+  readonly id: string;
+  readonly name: string;
+  readonly nominal: DollUm;
+  readonly measured: DollUm | null;
+  readonly grain: 'none' | 'along';
+  readonly sheets: readonly SheetType[];
+};
+
+/** A size in which a board is sold. */
+export type SheetType = { readonly name: string; readonly width: DollUm; readonly height: DollUm };
+
+const side = dollField({ min: 20 * UM.mm, max: 3 * UM.m });
+const thickness = dollField({ min: 0.2 * UM.mm, max: 60 * UM.mm });
+
+export const sheetTypeSchema: z.ZodType<SheetType> = z.union([
+  z.enum(USUAL_SHEETS.map((usual) => usual.name), 'Not a usual sheet: give name, width and height instead.')
+    .transform((name) => USUAL_SHEETS.find((usual) => usual.name === name) as SheetType),
+  z.strictObject({ name: z.string().min(1).max(60), width: side, height: side }),
+]);
+
+const firstSheet = USUAL_SHEETS[0] as SheetType;
+
+export const boardSchema: z.ZodType<Board> = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().max(80).default('foam board'),
+  nominal: thickness.default(dollUm(5 * UM.mm)),
+  measured: thickness.nullable().default(null),
+  grain: z.enum(['none', 'along']).default('none'),
+  sheets: z.array(sheetTypeSchema).min(1).max(20).default([firstSheet]),
+});
+
+/** The thickness that counts: as measured, else as labelled. */
+export const thicknessOf = (board: Board): DollUm => board.measured ?? board.nominal;

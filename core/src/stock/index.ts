@@ -1,0 +1,3 @@
+export { type Board, boardSchema, type SheetType, thicknessOf } from './board.ts';
+export { OBJECT_NAMES, type ObjectName, STANDING_OBJECTS, type StandingObject } from './objects.ts';
+export { PAPERS, type PaperName, USUAL_SHEETS, type UsualSheet } from './sheets.ts';
