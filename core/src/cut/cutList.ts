@@ -1,9 +1,10 @@
 // µm, doll size.
 import type { Part } from '../assembly/index.ts';
 import { bounds, type Region, type Ring } from '../shape/index.ts';
-import { outlineKey } from './outlineKey.ts';
+import { outlineKey, snapper } from './outlineKey.ts';
 
-/** Identical parts of one piece: same board, same outline. `tag` is the piece's mark and a letter, such as 2B. */
+/** Identical parts of one piece: same board, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
+ *  such as 2B; the outline is the first part's. */
 export type CutGroup = {
   readonly tag: string;
   readonly name: string;
@@ -28,31 +29,36 @@ const named = (names: readonly string[]): string => {
   return unique.length > 3 ? `${unique.slice(0, 2).join(', ')} and ${unique.length - 2} more` : unique.join(', ');
 };
 
-/** Turned so that the grain runs along y. Rings keep running counter-clockwise. */
-const grainUpright = (part: Part): Region => {
-  if (part.grain !== 'x') return part.region;
-  const { x0, y1 } = bounds(part.region.outline);
-  const turn = (ring: Ring): Ring => ring.map(([x, y]) => [y1 - y, x - x0] as const);
+/** With its lower left corner at the origin and, when its board has grain, turned so that the grain runs along y. Rings keep
+ *  running counter-clockwise. */
+const asCut = (part: Part, grained: boolean): Region => {
+  const { x0, y0, y1 } = bounds(part.region.outline);
+  const lies = grained && part.grain === 'x';
+  const turn = (ring: Ring): Ring => ring.map(([x, y]) => (lies ? ([y1 - y, x - x0] as const) : ([x - x0, y - y0] as const)));
   return { outline: turn(part.region.outline), holes: part.region.holes.map(turn) };
 };
 
 /** Groups a piece's parts by board and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
+  const regions = parts.map((part) => asCut(part, isGrained(part.board)));
+  const snap = snapper(regions.flatMap(({ outline, holes }) => [outline, ...holes].flat(2)));
+  const snapped = ({ outline, holes }: Region): Region => {
+    const each = (ring: Ring): Ring => ring.map(([x, y]) => [snap(x), snap(y)] as const);
+    return { outline: each(outline), holes: holes.map(each) };
+  };
   const groups = new Map<string, number[]>();
   parts.forEach((part, index) => {
-    const region = isGrained(part.board) ? grainUpright(part) : part.region;
-    const key = `${part.board} ${part.thickness} ${outlineKey(region, isGrained(part.board))}`;
+    const key = `${part.board} ${part.thickness} ${outlineKey(snapped(regions[index] as Region), isGrained(part.board))}`;
     groups.set(key, [...(groups.get(key) ?? []), index]);
   });
   return [...groups.values()].map((members, index): CutGroup => {
     const first = parts[members[0] as number] as Part;
-    const grained = isGrained(first.board);
-    const region = grained ? grainUpright(first) : first.region;
-    const { x0, y0, x1, y1 } = bounds(region.outline);
+    const region = regions[members[0] as number] as Region;
+    const { x1, y1 } = bounds(region.outline);
     return {
       tag: `${mark}${letters(index)}`, name: named(members.map((member) => (parts[member] as Part).name)),
-      board: first.board, thickness: first.thickness, width: x1 - x0, height: y1 - y0, region, grained, parts: members,
+      board: first.board, thickness: first.thickness, width: x1, height: y1, region, grained: isGrained(first.board), parts: members,
     };
   });
 };

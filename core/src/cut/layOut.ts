@@ -2,8 +2,9 @@
 import { type BoundItem, leastSheets } from './bound.ts';
 import { type PackedSheet, type PackItem, pack, RECIPES } from './guillotine.ts';
 
-/** A rectangle to be cut from a board. `turns`: it may lie on its side. */
-export type CutItem = { readonly id: string; readonly width: number; readonly height: number; readonly turns: boolean };
+/** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
+ *  turned a quarter. */
+export type CutItem = { readonly id: string; readonly width: number; readonly height: number; readonly lies: 'either' | 'drawn' | 'turned' };
 
 /** A kind of sheet the board comes in. */
 export type SheetKind = { readonly name: string; readonly width: number; readonly height: number };
@@ -25,7 +26,14 @@ export type Layout = { readonly sheets: readonly Sheet[]; readonly least: number
 
 const fitsOn = (item: CutItem, kind: SheetKind, { trim }: CutRules): boolean => {
   const [width, height] = [kind.width - 2 * trim, kind.height - 2 * trim];
-  return (item.width <= width && item.height <= height) || (item.turns && item.height <= width && item.width <= height);
+  return (item.lies !== 'turned' && item.width <= width && item.height <= height)
+    || (item.lies !== 'drawn' && item.height <= width && item.width <= height);
+};
+
+/** As the packer sees it: grown by the knife gap, and lying as it must. */
+const toPack = (item: CutItem, key: number, gap: number): PackItem => {
+  const [width, height] = item.lies === 'turned' ? [item.height, item.width] : [item.width, item.height];
+  return { key, width: width + gap, height: height + gap, turns: item.lies === 'either' };
 };
 
 /** Orders of preference for a new sheet: each kind first, the others behind it from small to large. */
@@ -51,7 +59,10 @@ const cheaper = (one: Cost, other: Cost): boolean => {
 
 type Try = { readonly sheets: readonly PackedSheet[]; readonly kinds: readonly SheetKind[]; readonly cost: Cost };
 
-const bestPacking = (items: readonly PackItem[], kinds: readonly SheetKind[], { gap, trim }: CutRules): Try | undefined => {
+/** With few parts every recipe is tried for the sake of a larger offcut; with many, the first that meets the bound will do. */
+const FEW = 120;
+
+const bestPacking = (items: readonly PackItem[], kinds: readonly SheetKind[], { gap, trim }: CutRules, least: number): Try | undefined => {
   let best: Try | undefined;
   for (const order of preferences(kinds)) {
     const inner = order.map((kind) => ({ width: kind.width - 2 * trim + gap, height: kind.height - 2 * trim + gap }));
@@ -59,6 +70,7 @@ const bestPacking = (items: readonly PackItem[], kinds: readonly SheetKind[], { 
       const sheets = pack(items, inner, recipe);
       const cost = costOf(sheets, order);
       if (!best || cheaper(cost, best.cost)) best = { sheets, kinds: order, cost };
+      if (items.length > FEW && kinds.length === 1 && best.sheets.length === least) return best;
     }
   }
   return best;
@@ -85,12 +97,16 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const placeable = sorted.filter((item) => usable.some((kind) => fitsOn(item, kind, rules)));
   const tooLarge = sorted.filter((item) => !placeable.includes(item)).map(({ id }) => id);
   if (placeable.length === 0) return { sheets: [], least: 0, tooLarge };
-  const inflated = placeable.map(({ width, height, turns }, key): PackItem => ({ key, width: width + rules.gap, height: height + rules.gap, turns }));
-  const best = bestPacking(inflated, usable, rules) as Try;
+  const inflated = placeable.map((item, key) => toPack(item, key, rules.gap));
+  const least = bound(inflated, usable, rules);
+  const best = bestPacking(inflated, usable, rules, least) as Try;
   const sheets = best.sheets.map(({ kind, items: packed, largestFree }): Sheet => ({
     kind: best.kinds[kind] as SheetKind,
-    placements: packed.map(({ key, x, y, rotated }) => ({ id: (placeable[key] as CutItem).id, x: x + rules.trim, y: y + rules.trim, rotated })),
+    placements: packed.map(({ key, x, y, rotated }) => {
+      const { id, lies } = placeable[key] as CutItem;
+      return { id, x: x + rules.trim, y: y + rules.trim, rotated: rotated || lies === 'turned' };
+    }),
     offcut: { width: Math.max(0, largestFree.width - rules.gap), height: Math.max(0, largestFree.height - rules.gap) },
   }));
-  return { sheets, least: bound(inflated, usable, rules), tooLarge };
+  return { sheets, least, tooLarge };
 };

@@ -96,7 +96,7 @@ const hang = (cell: DoorCell, place: Place, setting: Setting): readonly Part[] =
   const front = place.space.z1;
   const field = { ...doorField(cell, place), ...(cell.fit === 'inset' ? { z0: front - thickness, z1: front } : { z0: front, z1: front + thickness }) };
   const leaf = (space: Space, side: 'left' | 'right') => panel(space, {
-    id: `${idOf(setting, 'door', place.path)}-${side}`, role: 'door', name: `door, hinged ${side}`, board, shows: 'front', held: 'hinge',
+    id: `${idOf(setting, 'door', place.path)}-${side}`, role: 'door', name: `door hinged ${side}`, board, shows: 'front', held: 'hinge',
   });
   if (cell.hinge !== 'pair') return [leaf(field, cell.hinge)];
   const middle = Math.round((field.x0 + field.x1 - cell.gap) / 2);

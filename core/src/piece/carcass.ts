@@ -63,9 +63,9 @@ const plinthPanels = (plan: CarcassPlan, draw: Draw): readonly Part[] => {
   const ends = { ...strip, z0: behind + thickness, z1: strip.z0 };
   return [
     face,
-    draw('plinth-back', { ...strip, z0: behind, z1: behind + thickness }, { ...kind, name: 'plinth, back', shows: 'front' }),
-    draw('plinth-left', { ...ends, x1: thickness }, { ...kind, name: 'plinth, end', shows: 'right' }),
-    draw('plinth-right', { ...ends, x0: width - thickness }, { ...kind, name: 'plinth, end', shows: 'left' }),
+    draw('plinth-back', { ...strip, z0: behind, z1: behind + thickness }, { ...kind, name: 'plinth back', shows: 'front' }),
+    draw('plinth-left', { ...ends, x1: thickness }, { ...kind, name: 'plinth end', shows: 'right' }),
+    draw('plinth-right', { ...ends, x0: width - thickness }, { ...kind, name: 'plinth end', shows: 'left' }),
   ];
 };
 

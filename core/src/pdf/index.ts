@@ -1,0 +1,1 @@
+export { type PdfFonts, writePdf } from './writePdf.ts';

@@ -1,0 +1,46 @@
+// µm on paper, origin at the page's lower left corner, y up.
+import type { Point, Ring } from '../shape/index.ts';
+
+/** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
+export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map';
+
+export type LineMark = { readonly kind: 'line'; readonly style: LineStyle; readonly points: Ring; readonly closed: boolean };
+
+/** Text by the middle of its line; `size` is the height of the face, `angle` 0 or 90 degrees counter-clockwise. */
+export type TextMark = {
+  readonly kind: 'text';
+  readonly text: string;
+  readonly at: Point;
+  readonly size: number;
+  readonly anchor: 'start' | 'middle' | 'end';
+  readonly angle: 0 | 90;
+};
+
+export type Mark = LineMark | TextMark;
+
+/** A page as it is printed: its size and what stands on it, and which parts it shows. */
+export type Page = { readonly width: number; readonly height: number; readonly marks: readonly Mark[]; readonly title: string };
+
+/** Line weight and dashes, in µm. */
+export const LINE_STYLES: Readonly<Record<LineStyle, { readonly weight: number; readonly dash: readonly number[]; readonly colour: string }>> = {
+  cut: { weight: 250, dash: [], colour: '#2b2440' },
+  guide: { weight: 150, dash: [2000, 900], colour: '#55753f' },
+  'guide-behind': { weight: 150, dash: [500, 900], colour: '#6b6278' },
+  join: { weight: 150, dash: [3500, 900, 500, 900], colour: '#b0435a' },
+  bar: { weight: 200, dash: [], colour: '#6b6278' },
+  map: { weight: 120, dash: [], colour: '#6b6278' },
+};
+
+export const line = (style: LineStyle, points: Ring, closed = false): LineMark => ({ kind: 'line', style, points, closed });
+
+/** The share of its size that a letter is wide, on the average; enough to judge whether words fit. */
+const LETTER_WIDTH = 0.54;
+
+export const textWidth = (text: string, size: number): number => [...text].length * size * LETTER_WIDTH;
+
+/** Words cut to a width, with an ellipsis where they had to be. */
+export const fitText = (text: string, size: number, width: number): string => {
+  const room = Math.floor(width / (size * LETTER_WIDTH));
+  const signs = [...text];
+  return signs.length <= room ? text : `${signs.slice(0, Math.max(0, room - 1)).join('')}…`;
+};

@@ -1,0 +1,98 @@
+// µm, doll size. A template is drawn with its lower left corner at the origin.
+import { bounds, type Point, type Region, type Ring } from '../shape/index.ts';
+import { fitText, line, type Mark, textWidth } from './page.ts';
+
+/** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
+export type Template = {
+  readonly tag: string;
+  readonly name: string;
+  readonly piece: string;
+  readonly sizes: string;
+  readonly quantity: number;
+  readonly region: Region;
+  readonly guides: readonly { readonly face: 'front' | 'back'; readonly outline: Ring; readonly tag: string }[];
+  /** Which way grain runs on the template, when the board has one. */
+  readonly grain: 'x' | 'y' | null;
+};
+
+const TAG_SIZE = 5_000;
+const WORD_SIZE = 2_800;
+const LEAST_SIZE = 1_300;
+
+/** The widest stretch along y (or x) that no guide crosses, so that words do not stand on lines. */
+const freeStretch = (template: Template, axis: 0 | 1, length: number): { from: number; to: number } => {
+  const taken = template.guides.map(({ outline }) => outline.map((point) => point[axis])).map((values) => [Math.min(...values), Math.max(...values)] as const);
+  const edges = [...taken].sort((a, b) => a[0] - b[0]);
+  let [best, from] = [{ from: 0, to: 0 }, 0];
+  for (const [start, end] of [...edges, [length, length] as const]) {
+    if (start - from > best.to - best.from) best = { from, to: start };
+    from = Math.max(from, end);
+  }
+  // Guides that cover all of it (a back's rim) leave no free stretch: then words stand in the middle.
+  return best.to - best.from > 2 * LEAST_SIZE ? best : { from: 0, to: length };
+};
+
+const words = (template: Template): string =>
+  `${template.name} · ${template.sizes}${template.quantity > 1 ? ` · cut ${template.quantity}` : ''}`;
+
+const block = (template: Template, width: number, height: number): readonly Mark[] => {
+  const { from, to } = freeStretch(template, 1, height);
+  const middle = (from + to) / 2;
+  const tagSize = Math.min(TAG_SIZE, (to - from) * 0.4);
+  const wordSize = Math.min(WORD_SIZE, (to - from) * 0.22, (width * 0.94) / Math.max(1, textWidth(words(template), 1)));
+  const tag: Mark = { kind: 'text', text: template.tag, at: [width / 2, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)], size: tagSize, anchor: 'middle', angle: 0 };
+  if (wordSize < LEAST_SIZE) return [tag];
+  return [tag, { kind: 'text', text: words(template), at: [width / 2, middle - tagSize * 0.55], size: wordSize, anchor: 'middle', angle: 0 }];
+};
+
+/** One line of words along the longer side, for strips. */
+const strip = (template: Template, width: number, height: number): readonly Mark[] => {
+  const upright = height > width;
+  const [length, across] = upright ? [height, width] : [width, height];
+  const { from, to } = freeStretch(template, upright ? 1 : 0, length);
+  const size = Math.min(WORD_SIZE, across * 0.62);
+  const full = `${template.tag} · ${words(template)}`;
+  const text = textWidth(full, size) <= (to - from) * 0.95 ? full : fitText(template.tag, size, to - from);
+  const middle = (from + to) / 2;
+  return [{ kind: 'text', text, at: upright ? [width / 2, middle] : [middle, height / 2], size, anchor: 'middle', angle: upright ? 90 : 0 }];
+};
+
+const grainMarks = (template: Template, width: number, height: number): readonly Mark[] => {
+  if (template.grain === null || Math.min(width, height) < 14_000) return [];
+  const [x, y, reach, head] = [width - 5_000, 5_000, 8_000, 1_200];
+  const arrow: Ring = template.grain === 'y'
+    ? [[x - head, y + reach - head], [x, y + reach], [x, y], [x, y + reach], [x + head, y + reach - head]]
+    : [[x - reach + head, y + head], [x - reach, y], [x, y], [x - reach, y], [x - reach + head, y - head]];
+  return [line('bar', arrow), { kind: 'text', text: 'grain', at: [x - (template.grain === 'y' ? 2_600 : 4_000), y + (template.grain === 'y' ? 4_000 : 2_000)], size: 2_000, anchor: 'middle', angle: template.grain === 'y' ? 90 : 0 }];
+};
+
+const centreOf = (ring: Ring): Point => {
+  const { x0, y0, x1, y1 } = bounds(ring);
+  return [(x0 + x1) / 2, (y0 + y1) / 2];
+};
+
+const guideMarks = (template: Template): readonly Mark[] => template.guides.flatMap(({ face, outline, tag }): Mark[] => {
+  const { x0, y0, x1, y1 } = bounds(outline);
+  const thin = Math.min(x1 - x0, y1 - y0);
+  const size = Math.min(2_600, thin * 0.7);
+  const drawn = line(face === 'front' ? 'guide' : 'guide-behind', outline, true);
+  if (size < LEAST_SIZE) return [drawn];
+  const text = face === 'front' ? tag : `(${tag})`;
+  return [drawn, { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 }];
+});
+
+/** A template's size, and all that is drawn on it. */
+export const drawTemplate = (template: Template): { readonly width: number; readonly height: number; readonly marks: readonly Mark[] } => {
+  const { x1: width, y1: height } = bounds(template.region.outline);
+  const narrow = Math.min(width, height) < 16_000;
+  return {
+    width, height,
+    marks: [
+      ...guideMarks(template),
+      line('cut', template.region.outline, true),
+      ...template.region.holes.map((hole) => line('cut', hole, true)),
+      ...(narrow ? strip(template, width, height) : block(template, width, height)),
+      ...grainMarks(template, width, height),
+    ],
+  };
+};

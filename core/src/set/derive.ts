@@ -1,0 +1,69 @@
+// The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
+import { type Assembly, type Guide, guidesOf, type Inspection, inspect } from '../assembly/index.ts';
+import { type CutGroup, cutList } from '../cut/index.ts';
+import { scaleOf } from '../doll/index.ts';
+import type { Scale } from '../measure/index.ts';
+import { type Bay, buildCasework, type PieceProblem } from '../piece/index.ts';
+import { type Board, thicknessOf } from '../stock/index.ts';
+import type { Piece, SetDocument } from './document.ts';
+import type { Finding } from './finding.ts';
+import { findingsOf, problemFinding } from './findings.ts';
+
+/** What follows from one piece's decisions. */
+export type DerivedPiece = {
+  /** All that the piece depends on, as text: equal keys, equal pieces. */
+  readonly key: string;
+  readonly id: string;
+  readonly name: string;
+  readonly made: MadePiece | null;
+  readonly problem: PieceProblem | null;
+  readonly findings: readonly Finding[];
+};
+
+export type MadePiece = {
+  readonly assembly: Assembly;
+  readonly bays: readonly Bay[];
+  readonly inspection: Inspection;
+  readonly groups: readonly CutGroup[];
+  /** The tag of each part, by index. */
+  readonly tags: readonly string[];
+  readonly guides: readonly (readonly Guide[])[];
+};
+
+export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
+
+const keyOf = (piece: Piece, scale: Scale, boards: readonly Board[], trim: number): string =>
+  JSON.stringify([piece, scale.doll / scale.real, boards.map((board) => [board.id, board.name, thicknessOf(board), board.grain, board.sheets]), trim]);
+
+const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] => {
+  const tags: string[] = Array.from({ length: count }, () => '');
+  for (const { tag, parts } of groups) for (const part of parts) tags[part] = tag;
+  return tags;
+};
+
+const derivePiece = (key: string, piece: Piece, scale: Scale, boards: readonly Board[], trim: number): DerivedPiece => {
+  const named = { key, id: piece.id, name: piece.name };
+  const built = buildCasework(piece, scale, boards);
+  if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
+  const { assembly, bays } = built.value;
+  const inspection = inspect(assembly);
+  const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
+  const made: MadePiece = {
+    assembly, bays, inspection, groups,
+    tags: tagsOf(groups, assembly.parts.length), guides: guidesOf(assembly.parts, inspection.contacts),
+  };
+  return { ...named, made, problem: null, findings: findingsOf({ piece, scale, boards, trim, built: built.value, inspection, groups }) };
+};
+
+/** Derives a set from its document.
+ *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not
+ *  changed is taken over as the very same object, so that what depends on it can be told by identity. */
+export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet => {
+  const scale = scaleOf(document.doll);
+  const known = new Map(previous?.pieces.map((piece) => [piece.key, piece]));
+  const pieces = document.pieces.map((piece) => {
+    const key = keyOf(piece, scale, document.boards, document.cutting.trim);
+    return known.get(key) ?? derivePiece(key, piece, scale, document.boards, document.cutting.trim);
+  });
+  return { scale, pieces };
+};

@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { type Doll, dollSchema } from '../doll/index.ts';
+import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
+import { BOARD_ROLES, type Casework, caseworkSchema } from '../piece/index.ts';
+import { type Board, boardSchema, type PaperName } from '../stock/index.ts';
+
+/** All that a maker decides about a set; everything else is derived from it. */
+export type SetDocument = {
+  readonly format: 'bashful-parlor-set';
+  readonly version: 1;
+  readonly name: string;
+  /** Where it stands, what it is: a line for the shelf of sets. */
+  readonly about: string;
+  readonly units: Units;
+  readonly doll: Doll;
+  readonly boards: readonly Board[];
+  readonly cutting: { readonly gap: DollUm; readonly trim: DollUm };
+  readonly printing: { readonly paper: PaperName; readonly margin: DollUm; readonly overlap: DollUm };
+  readonly pieces: readonly Piece[];
+};
+
+/** A piece of a set; one family so far. */
+export type Piece = Casework;
+
+export const MOST_PIECES = 200;
+
+const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('mm'), fine: z.boolean().default(false) });
+
+const shape = z.strictObject({
+  format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
+  version: z.literal(1, 'This version of the file is not known here; "version" must be 1.'),
+  name: z.string().max(120).default('Untitled set'),
+  about: z.string().max(500).default(''),
+  units: unitsSchema.default({ unit: 'mm', fine: false }),
+  doll: dollSchema.prefault({}),
+  boards: z.array(boardSchema).min(1).max(30).prefault([{ id: 'white', name: 'white foam board' }]),
+  cutting: z.strictObject({
+    gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
+    trim: dollField({ min: 0, max: 50 * UM.mm }).default(dollUm(0)),
+  }).prefault({}),
+  printing: z.strictObject({
+    paper: z.enum(['a4', 'letter']).default('a4'),
+    margin: dollField({ min: 3 * UM.mm, max: 25 * UM.mm }).default(dollUm(10 * UM.mm)),
+    overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
+  }).prefault({}),
+  pieces: z.array(caseworkSchema).max(MOST_PIECES).default([]),
+});
+
+type Shape = z.output<typeof shape>;
+
+const free = <T>(taken: Set<T>, make: (number: number) => T): T => {
+  let number = 1;
+  while (taken.has(make(number))) number += 1;
+  taken.add(make(number));
+  return make(number);
+};
+
+/** Gives pieces that came without one an id and a mark, the lowest that is free. */
+const fillIn = (found: Shape): SetDocument => {
+  const ids = new Set(found.pieces.flatMap(({ id }) => (id === undefined ? [] : [id])));
+  const marks = new Set(found.pieces.flatMap(({ mark }) => (mark === undefined ? [] : [mark])));
+  const pieces = found.pieces.map((piece): Piece => ({
+    ...piece, id: piece.id ?? free(ids, (number) => `piece-${number}`), mark: piece.mark ?? free(marks, (number) => number),
+  }));
+  return { ...found, pieces };
+};
+
+const doubles = (values: readonly (string | number | undefined)[]): readonly number[] =>
+  values.flatMap((value, index) => (value !== undefined && values.indexOf(value) !== index ? [index] : []));
+
+const checkNames = (found: Shape, context: z.RefinementCtx): void => {
+  const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+  for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
+  for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
+  for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
+  found.pieces.forEach((piece, index) => {
+    for (const role of BOARD_ROLES) {
+      const id = piece.boards[role];
+      if (id !== null && !found.boards.some((board) => board.id === id)) issue(['pieces', index, 'boards', role], `There is no board with the id “${id}”.`);
+    }
+  });
+};
+
+/** The one schema of a set document, for files, requests and rows alike. Lengths may be whole micrometres or text with a unit;
+ *  what is left out takes its default. */
+export const setSchema = shape.superRefine(checkNames).transform(fillIn);

@@ -1,0 +1,53 @@
+import type { z } from 'zod';
+import { err, ok, type Result } from '../kit/index.ts';
+import { type SetDocument, setSchema } from './document.ts';
+
+/** What is wrong with a file, and where: `pieces[0].width`. An empty path is the file as a whole. */
+export type ReadIssue = { readonly path: string; readonly message: string };
+
+/** No document of ours is nested deeper; what is would only exhaust the stack. */
+const DEEPEST = 60;
+
+const pathText = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>((text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`), '');
+
+type Issue = z.core.$ZodIssue;
+
+/** Of a union's failed readings, the one that got furthest: where the value's kind matches, its own issues tell most. */
+const flatten = (issues: readonly Issue[], before: readonly PropertyKey[]): readonly ReadIssue[] => issues.flatMap((issue): readonly ReadIssue[] => {
+  const path = [...before, ...issue.path];
+  if (issue.code === 'invalid_union' && issue.errors.length > 0) {
+    const depth = (branch: readonly Issue[]) => Math.max(...branch.map((each) => each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)));
+    const best = [...issue.errors].sort((a, b) => depth(b) - depth(a))[0] as readonly Issue[];
+    return flatten(best, path);
+  }
+  if (issue.code === 'unrecognized_keys') {
+    return issue.keys.map((key) => ({ path: pathText([...path, key]), message: 'This field is not known here; is it spelled right?' }));
+  }
+  return [{ path: pathText(path), message: issue.message }];
+});
+
+const tooDeep = (value: unknown, left: number): boolean => {
+  if (typeof value !== 'object' || value === null) return false;
+  return left === 0 || Object.values(value).some((each) => tooDeep(each, left - 1));
+};
+
+/** Reads a set document from data that came through a door.
+ *  Shape: anything → a document, or every issue with its path. Nothing is changed when there is one. */
+export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]> => {
+  if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
+  const read = setSchema.safeParse(data);
+  return read.success ? ok(read.data) : err(flatten(read.error.issues, []));
+};
+
+/** Reads the text of a `.parlor.json` file. */
+export const readSetFile = (text: string): Result<SetDocument, readonly ReadIssue[]> => {
+  try {
+    return readSet(JSON.parse(text));
+  } catch (problem) {
+    return err([{ path: '', message: `This is not JSON: ${problem instanceof Error ? problem.message : 'it cannot be read'}.` }]);
+  }
+};
+
+/** The text of a `.parlor.json` file: everything written out, lengths in whole micrometres. */
+export const writeSetFile = (document: SetDocument): string => `${JSON.stringify(document, null, 2)}\n`;
