@@ -1,5 +1,5 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
-import { bounds, type Point, type Region, type Ring } from '../shape/index.ts';
+import { bounds, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { fitText, line, type Mark, textWidth } from './page.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
@@ -19,42 +19,54 @@ const TAG_SIZE = 5_000;
 const WORD_SIZE = 2_800;
 const LEAST_SIZE = 1_300;
 
-/** The widest stretch along y (or x) that no guide crosses, so that words do not stand on lines. */
-const freeStretch = (template: Template, axis: 0 | 1, length: number): { from: number; to: number } => {
-  const taken = template.guides.map(({ outline }) => outline.map((point) => point[axis])).map((values) => [Math.min(...values), Math.max(...values)] as const);
-  const edges = [...taken].sort((a, b) => a[0] - b[0]);
-  let [best, from] = [{ from: 0, to: 0 }, 0];
-  for (const [start, end] of [...edges, [length, length] as const]) {
-    if (start - from > best.to - best.from) best = { from, to: start };
+/** The stretches of 0 … length that none of the spans covers. */
+const gaps = (spans: readonly (readonly [number, number])[], length: number): readonly (readonly [number, number])[] => {
+  const free: (readonly [number, number])[] = [];
+  let from = 0;
+  for (const [start, end] of [...spans, [length, length] as const].sort((a, b) => a[0] - b[0])) {
+    if (start > from) free.push([from, start]);
     from = Math.max(from, end);
   }
-  // Guides that cover all of it (a back's rim) leave no free stretch: then words stand in the middle.
-  return best.to - best.from > 2 * LEAST_SIZE ? best : { from: 0, to: length };
+  return free;
+};
+
+/** How well a field suits two lines of words: its height counts up to a third of its width. */
+const roominess = ({ x0, y0, x1, y1 }: Rect): number => Math.min(x1 - x0, 3 * (y1 - y0));
+
+/** The roomiest field that no guide crosses, so that words do not stand on lines; the whole template when there is none.
+ *  The height is cut into bands at every guide's edge, and each band's free stretches across are compared. */
+const freeField = (guides: readonly Rect[], width: number, height: number): Rect => {
+  const edges = [...new Set([0, height, ...guides.flatMap(({ y0, y1 }) => [y0, y1])])].sort((a, b) => a - b);
+  const fields = edges.slice(1).flatMap((y1, index) => {
+    const y0 = edges[index] as number;
+    const crossing = guides.filter((guide) => guide.y0 < y1 && guide.y1 > y0).map((guide) => [guide.x0, guide.x1] as const);
+    return gaps(crossing, width).map(([x0, x1]): Rect => ({ x0, y0, x1, y1 }));
+  });
+  const whole: Rect = { x0: 0, y0: 0, x1: width, y1: height };
+  const best = fields.reduce((most, field) => (roominess(field) > roominess(most) ? field : most), { x0: 0, y0: 0, x1: 0, y1: 0 });
+  return roominess(best) > 6 * LEAST_SIZE ? best : whole;
 };
 
 const words = (template: Template): string =>
   `${template.name} · ${template.sizes}${template.quantity > 1 ? ` · cut ${template.quantity}` : ''}`;
 
-const block = (template: Template, width: number, height: number): readonly Mark[] => {
-  const { from, to } = freeStretch(template, 1, height);
-  const middle = (from + to) / 2;
-  const tagSize = Math.min(TAG_SIZE, (to - from) * 0.4);
-  const wordSize = Math.min(WORD_SIZE, (to - from) * 0.22, (width * 0.94) / Math.max(1, textWidth(words(template), 1)));
-  const tag: Mark = { kind: 'text', text: template.tag, at: [width / 2, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)], size: tagSize, anchor: 'middle', angle: 0 };
+const block = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] => {
+  const [across, middle, width, height] = [(x0 + x1) / 2, (y0 + y1) / 2, x1 - x0, y1 - y0];
+  const tagSize = Math.min(TAG_SIZE, height * 0.4, width * 0.3);
+  const wordSize = Math.min(WORD_SIZE, height * 0.22, (width * 0.94) / Math.max(1, textWidth(words(template), 1)));
+  const tag: Mark = { kind: 'text', text: template.tag, at: [across, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)], size: tagSize, anchor: 'middle', angle: 0 };
   if (wordSize < LEAST_SIZE) return [tag];
-  return [tag, { kind: 'text', text: words(template), at: [width / 2, middle - tagSize * 0.55], size: wordSize, anchor: 'middle', angle: 0 }];
+  return [tag, { kind: 'text', text: words(template), at: [across, middle - tagSize * 0.55], size: wordSize, anchor: 'middle', angle: 0 }];
 };
 
 /** One line of words along the longer side, for strips. */
-const strip = (template: Template, width: number, height: number): readonly Mark[] => {
-  const upright = height > width;
-  const [length, across] = upright ? [height, width] : [width, height];
-  const { from, to } = freeStretch(template, upright ? 1 : 0, length);
+const strip = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] => {
+  const upright = y1 - y0 > x1 - x0;
+  const [length, across] = upright ? [y1 - y0, x1 - x0] : [x1 - x0, y1 - y0];
   const size = Math.min(WORD_SIZE, across * 0.62);
   const full = `${template.tag} · ${words(template)}`;
-  const text = textWidth(full, size) <= (to - from) * 0.95 ? full : fitText(template.tag, size, to - from);
-  const middle = (from + to) / 2;
-  return [{ kind: 'text', text, at: upright ? [width / 2, middle] : [middle, height / 2], size, anchor: 'middle', angle: upright ? 90 : 0 }];
+  const text = textWidth(full, size) <= length * 0.95 ? full : fitText(template.tag, size, length);
+  return [{ kind: 'text', text, at: [(x0 + x1) / 2, (y0 + y1) / 2], size, anchor: 'middle', angle: upright ? 90 : 0 }];
 };
 
 const grainMarks = (template: Template, width: number, height: number): readonly Mark[] => {
@@ -85,13 +97,14 @@ const guideMarks = (template: Template): readonly Mark[] => template.guides.flat
 export const drawTemplate = (template: Template): { readonly width: number; readonly height: number; readonly marks: readonly Mark[] } => {
   const { x1: width, y1: height } = bounds(template.region.outline);
   const narrow = Math.min(width, height) < 16_000;
+  const field = freeField(template.guides.map(({ outline }) => bounds(outline)), width, height);
   return {
     width, height,
     marks: [
       ...guideMarks(template),
       line('cut', template.region.outline, true),
       ...template.region.holes.map((hole) => line('cut', hole, true)),
-      ...(narrow ? strip(template, width, height) : block(template, width, height)),
+      ...(narrow ? strip(template, field) : block(template, field)),
       ...grainMarks(template, width, height),
     ],
   };

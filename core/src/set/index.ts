@@ -5,4 +5,5 @@ export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document
 export { applyEdit, type Edit } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type ReadIssue, readSet, readSetFile, writeSetFile } from './readSet.ts';
+export { partsById, sheetDrawings } from './sheetDrawings.ts';
 export { templatePages, templatesOf, type Wanted } from './templates.ts';

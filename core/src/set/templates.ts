@@ -23,14 +23,19 @@ const templateOf = (piece: DerivedPiece, made: MadePiece, index: number, units: 
   };
 };
 
+/** Two templates look the same to eye and knife when they agree to a hundredth of a millimetre. */
+const looks = ({ tag, region, guides }: Template): string =>
+  JSON.stringify([tag, region, guides], (_, value) => (typeof value === 'number' ? Math.round(value / 10) : value));
+
 /** Parts whose templates would look the same share one, which says how many to cut. Parts of one tag with different guide lines
  *  (a left and a right side) get one each. */
 const merged = (templates: readonly Template[]): readonly Template[] => {
   const kinds = new Map<string, Template>();
   for (const template of templates) {
-    const key = JSON.stringify([template.tag, template.region, template.guides]);
-    const known = kinds.get(key);
-    kinds.set(key, known ? { ...known, quantity: known.quantity + 1 } : template);
+    const known = kinds.get(looks(template));
+    const names = known?.name.split(' / ') ?? [];
+    const name = names.includes(template.name) ? names.join(' / ') : [...names, template.name].join(' / ');
+    kinds.set(looks(template), known ? { ...known, name, quantity: known.quantity + 1 } : template);
   }
   return [...kinds.values()];
 };

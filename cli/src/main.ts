@@ -1,0 +1,39 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import type { PdfFonts } from '@parlor/core/pdf';
+import { plan } from './plan.ts';
+
+const USAGE = 'Usage: npm run --silent parlor -- plan FILE.parlor.json --out DIR';
+
+const loadFonts = (): PdfFonts => {
+  const find = createRequire(import.meta.url);
+  const load = (name: string) => new Uint8Array(readFileSync(find.resolve(name)));
+  return {
+    text: load('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
+    fallback: load('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+  };
+};
+
+const readArguments = (): { readonly file: string; readonly out: string } | undefined => {
+  try {
+    const { positionals, values } = parseArgs({ allowPositionals: true, options: { out: { type: 'string' } } });
+    const [verb, file, ...rest] = positionals;
+    return verb === 'plan' && file && values.out && rest.length === 0 ? { file, out: values.out } : undefined;
+  } catch {
+    return undefined;
+  }
+};
+
+const wanted = readArguments();
+if (!wanted) {
+  process.stderr.write(`${USAGE}\n`);
+  process.exit(2);
+}
+// Paths are meant from where the command was typed, not from where npm runs it.
+const from = process.env['INIT_CWD'] ?? process.cwd();
+const done = await plan(resolve(from, wanted.file), resolve(from, wanted.out), loadFonts());
+if (done.ok) process.stdout.write(`Wrote ${done.written.join(', ')} to ${wanted.out}\n`);
+else process.stderr.write(`${done.issues.join('\n')}\n`);
+process.exit(done.ok ? 0 : 2);

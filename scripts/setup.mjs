@@ -1,0 +1,72 @@
+// What a machine needs before anything runs: packages, builds, a browser for the tests. Node's own modules only.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const stamps = join(root, 'node_modules/.parlor');
+
+const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+
+const stampIs = (name, value) => existsSync(join(stamps, name)) && readFileSync(join(stamps, name), 'utf8') === value;
+
+const stamp = (name, value) => {
+  mkdirSync(stamps, { recursive: true });
+  writeFileSync(join(stamps, name), value);
+};
+
+const filesIn = (path) => {
+  if (!existsSync(path)) return [];
+  if (statSync(path).isFile()) return [path];
+  return readdirSync(path)
+    .filter((name) => name !== 'node_modules' && name !== 'dist')
+    .sort()
+    .flatMap((name) => filesIn(join(path, name)));
+};
+
+const hashOf = (paths) => {
+  const hash = createHash('sha256');
+  for (const file of paths.flatMap((path) => filesIn(join(root, path)))) hash.update(file.slice(root.length)).update(readFileSync(file));
+  return hash.digest('hex');
+};
+
+/** Installs the packages when the lock file has changed since they were installed last. */
+export const install = () => {
+  const wanted = hashOf(['package-lock.json']);
+  if (stampIs('lock', wanted)) return;
+  process.stderr.write('Installing packages (a minute or two) …\n');
+  execFileSync(npm, ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] });
+  stamp('lock', wanted);
+};
+
+const SOURCES = ['core', 'server', 'cli', 'web', 'demo', 'scripts/build.mjs', 'package-lock.json', 'tsconfig.base.json'];
+
+/** Builds when a source has changed since the last build, or a build is missing. */
+export const build = () => {
+  const wanted = hashOf(SOURCES);
+  const made = ['server/dist/main.js', 'server/dist/prepared', 'cli/dist/main.js', 'web/dist/index.html'];
+  if (stampIs('build', wanted) && made.every((path) => existsSync(join(root, path)))) return;
+  process.stderr.write('Building (half a minute) …\n');
+  rmSync(join(stamps, 'build'), { force: true });
+  execFileSync(process.execPath, [join(root, 'scripts/build.mjs')], { cwd: root, stdio: ['ignore', 2, 2] });
+  stamp('build', wanted);
+};
+
+const programs = (names) => names.every((name) => spawnSync('which', [name], { stdio: 'ignore' }).status === 0);
+
+/** Installs the browser and the page reader that the tests use, where this may be done. Says what to do where it may not. */
+export const installTestTools = () => {
+  const wanted = ['chromium', 'pdftoppm'];
+  if (programs(wanted)) return;
+  process.stderr.write('Installing chromium and poppler-utils for the tests …\n');
+  const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const run = (...words) => {
+    const [command, ...rest] = [...asRoot, ...words];
+    return spawnSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0;
+  };
+  run('apt-get', 'update', '-qq');
+  run('apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium', 'poppler-utils');
+  if (!programs(wanted)) throw new Error('The browser tests need chromium and poppler-utils; they could not be installed here. Install them and run npm test again.');
+};

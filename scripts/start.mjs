@@ -1,0 +1,6 @@
+import { build, install, root } from './setup.mjs';
+
+install();
+build();
+process.chdir(root);
+await import('../server/dist/main.js');

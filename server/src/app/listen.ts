@@ -1,0 +1,20 @@
+import { createServer, type RequestListener, type Server } from 'node:http';
+
+const tryPort = (handler: RequestListener, host: string, port: number): Promise<Server> => new Promise((resolve, reject) => {
+  const server = createServer(handler);
+  server.once('error', reject);
+  server.listen(port, host, () => resolve(server));
+});
+
+/** Listens on the wished port, or on the next free one after it (twenty are tried). */
+export const listen = async (handler: RequestListener, host: string, wished: number): Promise<{ readonly server: Server; readonly port: number }> => {
+  for (let port = wished; ; port += 1) {
+    try {
+      const server = await tryPort(handler, host, port);
+      const address = server.address();
+      return { server, port: typeof address === 'object' && address !== null ? address.port : port };
+    } catch (problem) {
+      if ((problem as NodeJS.ErrnoException).code !== 'EADDRINUSE' || port >= wished + 20) throw problem;
+    }
+  }
+};
