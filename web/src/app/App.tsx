@@ -1,0 +1,65 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { Provider } from 'react-redux';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { store, useAppSelector } from '../state/index.ts';
+import { Notice } from './Notice.tsx';
+import { SetFrame } from './SetFrame.tsx';
+import { SideBoard } from './SideBoard.tsx';
+import { TwinRule } from './TwinRule.tsx';
+import { useShortcuts } from './useShortcuts.ts';
+
+const SetsView = lazy(async () => ({ default: (await import('../views/sets/index.ts')).SetsView }));
+const DollView = lazy(async () => ({ default: (await import('../views/doll/index.ts')).DollView }));
+const PiecesView = lazy(async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }));
+const CuttingView = lazy(async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }));
+const PrintingView = lazy(async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }));
+
+/** The table: the open book, its thumb index at the outer edge, the twin rule along the lower edge. */
+const Table = () => {
+  const night = useAppSelector((state) => state.desk.night);
+  useShortcuts();
+  useEffect(() => {
+    document.documentElement.classList.toggle('night', night);
+  }, [night]);
+  return (
+    <div className="h-dvh grid grid-rows-[minmax(0,1fr)_auto] grid-cols-[minmax(0,1fr)_auto] max-md:grid-cols-1">
+      <main className="min-h-0 min-w-0 pt-3.5 pl-3.5 pb-3 max-md:p-0">
+        <Suspense fallback={<p className="p-10 font-hand text-graphite">turning the page …</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <SideBoard />
+      <TwinRule />
+      <Notice />
+    </div>
+  );
+};
+
+const router = createBrowserRouter([
+  {
+    element: <Table />,
+    errorElement: <Table />,
+    children: [
+      { index: true, element: <Navigate to="/sets" replace /> },
+      { path: 'sets', element: <SetsView /> },
+      {
+        path: 'sets/:setId', element: <SetFrame />,
+        children: [
+          { index: true, element: <Navigate to="pieces" replace /> },
+          { path: 'doll', element: <DollView /> },
+          { path: 'pieces', element: <PiecesView /> },
+          { path: 'pieces/:pieceId', element: <PiecesView /> },
+          { path: 'cutting', element: <CuttingView /> },
+          { path: 'printing', element: <PrintingView /> },
+        ],
+      },
+      { path: '*', element: <Navigate to="/sets" replace /> },
+    ],
+  },
+]);
+
+export const App = () => (
+  <Provider store={store}>
+    <RouterProvider router={router} />
+  </Provider>
+);

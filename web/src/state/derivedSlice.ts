@@ -1,0 +1,29 @@
+import type { BoardLayout, DerivedSet, SetDocument } from '@parlor/core/set';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What the worker last made of the open set, and of which document; boards follow a moment after the pieces. */
+export type DerivedState = {
+  readonly set: DerivedSet | null;
+  readonly from: SetDocument | null;
+  readonly layouts: readonly BoardLayout[];
+  readonly layoutsFrom: SetDocument | null;
+  readonly failed: boolean;
+};
+
+const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, failed: false };
+
+const slice = createSlice({
+  name: 'derived',
+  initialState: initial as DerivedState,
+  reducers: {
+    derived: (state, { payload }: PayloadAction<{ set: DerivedSet; from: SetDocument }>): DerivedState => ({ ...(state as DerivedState), ...payload, failed: false }),
+    laidOut: (state, { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; from: SetDocument }>): DerivedState => ({
+      ...(state as DerivedState), layouts: payload.layouts, layoutsFrom: payload.from,
+    }),
+    derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true }),
+    derivedCleared: (): DerivedState => initial,
+  },
+});
+
+export const { derived, laidOut, derivationFailed, derivedCleared } = slice.actions;
+export const derivedReducer = slice.reducer;

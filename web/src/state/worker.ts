@@ -1,0 +1,45 @@
+// Everything that computes runs here, off the page's thread. What did not change since the last answer is sent back by its key only.
+import { writePdf } from '@parlor/core/pdf';
+import type { Page } from '@parlor/core/print';
+import { type BoardLayout, type DerivedPiece, type DerivedSet, derive, layOutSet, type SetDocument, templatePages, type Wanted } from '@parlor/core/set';
+import { expose, transfer } from 'comlink';
+import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import fallbackFont from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
+
+export type DeriveReply = { readonly scale: DerivedSet['scale']; readonly pieces: readonly (DerivedPiece | { readonly key: string })[] };
+export type LayoutReply = readonly (BoardLayout | { readonly key: string })[];
+
+type Known = { readonly derived: DerivedSet; readonly layouts: readonly BoardLayout[] };
+let known: Known | undefined;
+
+const elided = <T extends { readonly key: string }>(now: readonly T[], before: readonly T[]): (T | { key: string })[] =>
+  now.map((item) => (before.includes(item) ? { key: item.key } : item));
+
+const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
+
+const work = {
+  derive: (document: SetDocument): DeriveReply => {
+    const derived = derive(document, known?.derived);
+    const pieces = elided(derived.pieces, known?.derived.pieces ?? []);
+    known = { derived, layouts: known?.layouts ?? [] };
+    return { scale: derived.scale, pieces };
+  },
+  layOut: (document: SetDocument): LayoutReply => {
+    const derived = derive(document, known?.derived);
+    const layouts = layOutSet(document, derived, known?.layouts);
+    const reply = elided(layouts, known?.layouts ?? []);
+    known = { derived, layouts };
+    return reply;
+  },
+  /** A set that does not lie open, for its vignette; leaves what is known alone. */
+  look: (document: SetDocument): DerivedSet => derive(document),
+  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
+  pdf: async (document: SetDocument, wanted: Wanted): Promise<Uint8Array> => {
+    const [text, fallback] = await Promise.all([fetchFont(textFont), fetchFont(fallbackFont)]);
+    const bytes = await writePdf(templatePages(document, derive(document, known?.derived), wanted), { text, fallback }, `${document.name} · templates`);
+    return transfer(bytes, [bytes.buffer]);
+  },
+};
+
+export type Work = typeof work;
+expose(work);

@@ -1,0 +1,34 @@
+import { useId, useState } from 'react';
+import { cx } from './cx.ts';
+
+type Props = { readonly label: string; readonly value: string; readonly onChange: (value: string) => void; readonly most?: number; readonly title?: boolean };
+
+/** A line of words that is changed where it stands; written when it is left or with Enter, taken back with Escape. */
+export const TextField = ({ label, value, onChange, most = 80, title = false }: Props) => {
+  const id = useId();
+  const [text, setText] = useState<string | null>(null);
+  const commit = () => {
+    if (text !== null && text.trim() !== value) onChange(text.trim());
+    setText(null);
+  };
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className={title ? 'sr-only' : 'text-[13px] text-graphite'}>{label}</label>
+      <input
+        id={id}
+        value={text ?? value}
+        maxLength={most}
+        autoComplete="off"
+        placeholder={title ? 'a name' : undefined}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') setText(null);
+        }}
+        className={cx('bg-transparent w-full rounded-md min-h-11 text-ellipsis', title ? 'font-name text-[28px] font-semibold leading-tight hover:bg-oat/60 -ml-1.5 px-1.5' : 'font-hand text-[19px] border-b-2 border-dotted border-tab rounded-b-none px-0.5 hover:border-moss')}
+        style={title ? { fontVariationSettings: '"SOFT" 100' } : undefined}
+      />
+    </div>
+  );
+};

@@ -1,0 +1,2 @@
+/** Class names that hold, joined. */
+export const cx = (...names: readonly (string | false | null | undefined)[]): string => names.filter(Boolean).join(' ');

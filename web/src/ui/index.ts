@@ -1,0 +1,12 @@
+export { Button } from './Button.tsx';
+export { Choice } from './Choice.tsx';
+export { cx } from './cx.ts';
+export { Figure } from './Figure.tsx';
+export { FRONT_FILL, type FrontRect, frontView } from './frontView.ts';
+export { MarginNote } from './MarginNote.tsx';
+export { Picker } from './Picker.tsx';
+export { Size } from './Size.tsx';
+export { SizeField } from './SizeField.tsx';
+export { Spread } from './Spread.tsx';
+export { TextField } from './TextField.tsx';
+export { saveAs } from './saveAs.ts';

@@ -1,0 +1,1 @@
+export { CuttingView } from './CuttingView.tsx';

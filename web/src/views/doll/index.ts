@@ -1,0 +1,1 @@
+export { DollView } from './DollView.tsx';

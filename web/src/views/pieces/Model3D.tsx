@@ -1,0 +1,114 @@
+import type { MadePiece } from '@parlor/core/set';
+import { useEffect, useRef, useState } from 'react';
+import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { buildModel, type Colours, dispose, light, type Model, pullApart } from './modelScene.ts';
+
+type Props = { readonly made: MadePiece; readonly name: string; readonly dollHeightUm: number; readonly apart: number; readonly tag: string | null; readonly night: boolean };
+
+type Stage = { readonly renderer: WebGLRenderer; readonly camera: PerspectiveCamera; readonly controls: OrbitControls; model: Model | null };
+
+const coloursNow = (): Colours => {
+  const style = getComputedStyle(document.documentElement);
+  const read = (name: string) => style.getPropertyValue(`--${name}`).trim();
+  return { leaf: read('leaf'), oat: read('oat'), blush: read('blush'), ink: read('ink'), lilac: read('lilac'), sprig: read('moss') };
+};
+
+const draw = ({ renderer, camera, model }: Stage): void => {
+  if (model) renderer.render(model.scene, camera);
+};
+
+const makeStage = (canvas: HTMLCanvasElement): Stage => {
+  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+  const camera = new PerspectiveCamera(26, 1, 1, 20_000);
+  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null };
+  stage.controls.addEventListener('change', () => draw(stage));
+  return stage;
+};
+
+/** Looks at the whole piece from the front right and above. */
+const frame = ({ camera, controls, model }: Stage): void => {
+  if (!model) return;
+  const reach = (Math.max(model.size.y, model.size.x / camera.aspect) / 2 / Math.tan((camera.fov * Math.PI) / 360)) * 1.22 + model.size.z;
+  controls.target.copy(model.middle);
+  camera.position.copy(model.middle).add(new Vector3(-0.42, 0.2, 1).normalize().multiplyScalar(reach));
+  camera.far = reach * 6;
+  camera.updateProjectionMatrix();
+  controls.update();
+};
+
+/** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
+export const Model3D = ({ made, name, dollHeightUm, apart, tag, night }: Props) => {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const stage = useRef<Stage | null>(null);
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    if (!canvas.current) return undefined;
+    try {
+      stage.current = makeStage(canvas.current);
+    } catch {
+      setFailed(true);
+      return undefined;
+    }
+    const current = stage.current;
+    const host = canvas.current.parentElement as HTMLElement;
+    const observer = new ResizeObserver(() => {
+      const { clientWidth, clientHeight } = host;
+      current.renderer.setSize(clientWidth, clientHeight, false);
+      current.camera.aspect = clientWidth / Math.max(1, clientHeight);
+      current.camera.updateProjectionMatrix();
+      draw(current);
+    });
+    observer.observe(host);
+    return () => {
+      observer.disconnect();
+      current.controls.dispose();
+      if (current.model) dispose(current.model);
+      current.renderer.dispose();
+      stage.current = null;
+    };
+  }, []);
+  const size = made.assembly.outside.max;
+  const shape = `${size.join(' ')} ${dollHeightUm}`;
+  const lastShape = useRef('');
+  useEffect(() => {
+    const current = stage.current;
+    if (!current) return;
+    if (current.model) dispose(current.model);
+    current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow());
+    const host = canvas.current?.parentElement;
+    if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
+    if (lastShape.current !== shape) frame(current);
+    lastShape.current = shape;
+    pullApart(current.model, apart);
+    draw(current);
+    // `night` is here because it changes the colours that are read. `apart` has its own effect.
+  }, [made, dollHeightUm, night, shape, size, apart]);
+  useEffect(() => {
+    const current = stage.current;
+    if (!current?.model) return;
+    pullApart(current.model, apart);
+    light(current.model, tag, coloursNow());
+    draw(current);
+  }, [apart, tag]);
+  if (failed) return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
+  return (
+    <canvas
+      ref={canvas} tabIndex={0} role="img" data-testid="model" className="absolute inset-0 w-full h-full touch-none rounded-soft"
+      aria-label={`${name} in three dimensions, ${made.assembly.parts.length} parts, with the doll beside it. Turn it with the arrow keys.`}
+      onKeyDown={(event) => {
+        const turn = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+        const current = stage.current;
+        if (!turn || !current) return;
+        event.preventDefault();
+        const from = current.camera.position.clone().sub(current.controls.target);
+        from.applyAxisAngle(new Vector3(0, 1, 0), (turn[0] as number) * 0.12);
+        from.y += (turn[1] as number) * from.length() * 0.06;
+        current.camera.position.copy(current.controls.target).add(from);
+        current.controls.update();
+        draw(current);
+      }}
+    />
+  );
+};

@@ -1,0 +1,41 @@
+import { formatNumber } from '@parlor/core/measure';
+import type { MadePiece } from '@parlor/core/set';
+import { pointedAt, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
+import { cx } from '../../ui/index.ts';
+
+/** The parts to cut, grouped; a row that is pointed at lights its parts in the drawing and the model. */
+export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
+  const units = useUnits();
+  const dispatch = useAppDispatch();
+  const pointed = useAppSelector((state) => state.desk.tag);
+  const show = (lengthUm: number) => formatNumber(lengthUm, units).text;
+  const light = (tag: string | null, lengthUm = 0) => {
+    dispatch(tagPointed(tag));
+    dispatch(pointedAt(tag === null ? null : { world: 'doll', lengthUm }));
+  };
+  return (
+    <table className="w-full text-[15px]" data-testid="parts">
+      <caption className="sr-only">Parts to cut, at doll size</caption>
+      <thead>
+        <tr className="text-[13px] text-graphite text-left border-b border-tab">
+          <th className="font-normal py-1 w-12"><span className="sr-only">tag</span></th>
+          <th className="font-normal">part</th>
+          <th className="font-normal text-right w-10">cut</th>
+          <th className="font-normal text-right" colSpan={3}>doll size, {units.unit}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {made.groups.map(({ tag, name, width, height, parts }) => (
+          <tr key={tag} data-tag={tag} className={cx('border-b border-dashed border-tab', pointed === tag && 'bg-sprig')} onMouseEnter={() => light(tag, Math.max(width, height))} onMouseLeave={() => light(null)}>
+            <td className="py-1.5"><span className="inline-grid place-items-center min-w-9 h-7 px-1 border-2 border-ink rounded-md font-hand text-[15px]">{tag}</span></td>
+            <th scope="row" className="font-normal text-left pr-2">{name}</th>
+            <td className="text-right">{parts.length}</td>
+            <td className="text-right pl-3 whitespace-nowrap">{show(width)}</td>
+            <td className="text-center px-1.5 text-graphite w-5">×</td>
+            <td className="text-right whitespace-nowrap w-16">{show(height)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+};

@@ -1,0 +1,71 @@
+import type { Piece } from '@parlor/core/set';
+import { Trash2 } from 'lucide-react';
+import { useNavigate, useParams } from 'react-router';
+import { bayChosen, useAppDispatch, useAppSelector, useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
+import { Button, Spread, TextField } from '../../ui/index.ts';
+import { BayTools } from './BayTools.tsx';
+import { Elevation } from './Elevation.tsx';
+import { Follows } from './Follows.tsx';
+import { PieceFields } from './PieceFields.tsx';
+import { PieceStrip } from './PieceStrip.tsx';
+
+const Heading = ({ piece }: { readonly piece: Piece }) => {
+  const edit = useEdit();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const { setId } = useParams();
+  const remove = () => {
+    edit(`${piece.name} taken away`, { kind: 'remove-piece', id: piece.id });
+    dispatch(bayChosen(null));
+    void navigate(`/sets/${setId}/pieces`);
+  };
+  return (
+    <header className="flex items-start gap-2">
+      <div className="flex-1 min-w-0">
+        <TextField title label="Name of the piece" value={piece.name} onChange={(name) => edit(`the name of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: { name } })} />
+        <p className="text-graphite">the real thing · what you decide</p>
+      </div>
+      <Button look="quiet" className="px-3!" onClick={remove} aria-label={`Take ${piece.name} away`} title="Take this piece away; undo brings it back"><Trash2 size={18} /></Button>
+    </header>
+  );
+};
+
+const Decided = ({ piece }: { readonly piece: Piece }) => {
+  const derived = useDerivedPiece(piece.id);
+  const scale = useScale();
+  return (
+    <div className="flex flex-col min-h-full">
+      <PieceStrip current={piece.id} />
+      <Heading piece={piece} />
+      <div className="grid grid-cols-[minmax(0,1fr)_164px] gap-3 flex-1 min-h-[400px]">
+        {derived?.made && scale ? <Elevation piece={piece} made={derived.made} scale={scale} /> : <p className="font-hand text-graphite p-8">{derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}</p>}
+        <PieceFields piece={piece} />
+      </div>
+      <div className="mt-3"><BayTools piece={piece} /></div>
+    </div>
+  );
+};
+
+const Empty = () => (
+  <div>
+    <PieceStrip current={undefined} />
+    <h1 className="text-[28px] mt-8">Nothing stands here yet</h1>
+    <p className="mt-2 max-w-sm">Choose something to begin with. Type what the real thing measures; its parts, its boards and its templates follow.</p>
+  </div>
+);
+
+/** A piece as it is decided, and as it follows. */
+export const PiecesView = () => {
+  const { pieces } = useSet();
+  const { pieceId } = useParams();
+  const piece = pieces.find(({ id }) => id === pieceId) ?? pieces[0];
+  const derived = useDerivedPiece(piece?.id);
+  const failed = useAppSelector((state) => state.derived.failed);
+  return (
+    <Spread
+      leftLabel="What you decide about the piece" rightLabel="What follows"
+      left={piece ? <Decided key={piece.id} piece={piece} /> : <Empty />}
+      right={failed ? <p role="alert">Working it out failed; this is a fault of the program. Undo the last change, and please tell its makers.</p> : piece && <Follows piece={derived} />}
+    />
+  );
+};

@@ -1,0 +1,49 @@
+// Where things of the front elevation stand on the screen. Pixels, y down.
+import type { Bay } from '@parlor/core/piece';
+import { type Cell, type CellPath, cellAt } from '@parlor/core/piece';
+
+/** From millimetres of the piece (y up) to pixels of the drawing (y down). */
+export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly width: number; readonly height: number };
+
+const MARGIN = { left: 92, right: 96, top: 58, bottom: 50 } as const;
+
+/** The largest scale at which the piece and the figure beside it fit, with room for the pencilled sizes. */
+export const sightFor = (pieceWidth: number, pieceHeight: number, figureHeight: number, width: number, height: number): Sight => {
+  const figureWidth = figureHeight * 0.4;
+  const acrossRoom = width - MARGIN.left - MARGIN.right;
+  const upRoom = height - MARGIN.top - MARGIN.bottom;
+  const scale = Math.max(0.02, Math.min(acrossRoom / (pieceWidth + figureWidth * 0.6), upRoom / Math.max(pieceHeight, figureHeight)));
+  const used = (pieceWidth + figureWidth * 0.6) * scale;
+  return { scale, left: MARGIN.left + Math.max(0, (acrossRoom - used) / 2), floor: height - MARGIN.bottom, width, height };
+};
+
+/** A stretch with a size to pencil beside it. */
+export type Stretch = { readonly path: CellPath; readonly from: number; readonly to: number; readonly lengthUm: number; readonly fixed: boolean };
+
+/** The nearest row of the given kind that the path runs through, as stretches along it. */
+const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns' | 'rows'): readonly Stretch[] => {
+  for (let length = path.length; length >= 0; length -= 1) {
+    const at = path.slice(0, length);
+    const cell = cellAt(front, at);
+    if (cell?.kind !== kind) continue;
+    return cell.slots.flatMap((slot, index): readonly Stretch[] => {
+      const bay = bays.find(({ path: each }) => each.length === at.length + 1 && each.every((step, depth) => step === [...at, index][depth]));
+      if (!bay) return [];
+      const { x0, x1, y0, y1 } = bay.space;
+      const [from, to] = kind === 'columns' ? [x0, x1] : [y0, y1];
+      return [{ path: [...at, index], from: from / 1000, to: to / 1000, lengthUm: to - from, fixed: 'clear' in slot.size }];
+    });
+  }
+  return [];
+};
+
+/** The rows to pencil: columns along the floor, rows up the right edge; those of the chosen bay, else those of the whole front. */
+export const stretchesOf = (front: Cell, bays: readonly Bay[], chosen: CellPath | null): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
+  const path = chosen ?? firstSplit(front);
+  return { columns: rowOf(front, bays, path, 'columns'), rows: rowOf(front, bays, path, 'rows') };
+};
+
+const firstSplit = (front: Cell): CellPath => {
+  if (front.kind === 'columns' || front.kind === 'rows') return [0];
+  return front.kind === 'door' ? [0, ...firstSplit(front.behind)] : [];
+};

@@ -1,0 +1,1 @@
+export { PiecesView } from './PiecesView.tsx';

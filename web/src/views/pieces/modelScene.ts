@@ -1,0 +1,87 @@
+// The piece in three dimensions: board parts as paper-coloured solids with ink edges. Millimetres.
+import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
+import { figureOutline } from '@parlor/core/doll';
+import type { Part } from '@parlor/core/assembly';
+import {
+  AmbientLight, DirectionalLight, EdgesGeometry, ExtrudeGeometry, Group, LineBasicMaterial, LineSegments, Matrix4, Mesh, MeshLambertMaterial, Path, Scene, Shape, Vector2, Vector3,
+} from 'three';
+
+export type Colours = { readonly leaf: string; readonly oat: string; readonly blush: string; readonly ink: string; readonly lilac: string; readonly sprig: string };
+
+const points = (ring: Ring): Vector2[] => ring.map(([x, y]) => new Vector2(x / 1000, y / 1000));
+
+const solidOf = (part: Part): ExtrudeGeometry => {
+  const shape = new Shape(points(part.region.outline));
+  shape.holes = part.region.holes.map((hole) => new Path(points(hole)));
+  const solid = new ExtrudeGeometry(shape, { depth: part.thickness / 1000, bevelEnabled: false });
+  const { origin, u, v } = part.pose;
+  const matrix = new Matrix4().makeBasis(new Vector3(...u), new Vector3(...v), new Vector3(...normalOf(part.pose)));
+  matrix.setPosition(origin[0] / 1000, origin[1] / 1000, origin[2] / 1000);
+  return solid.applyMatrix4(matrix);
+};
+
+const colourOf = (part: Part, colours: Colours): string => {
+  if (part.role === 'door') return colours.blush;
+  return part.role === 'back' || part.role === 'plinth' ? colours.oat : colours.leaf;
+};
+
+/** A part's solid with its tag, where it stands and which way it is pulled apart. */
+export type Body = { readonly group: Group; readonly tag: string; readonly mesh: Mesh<ExtrudeGeometry, MeshLambertMaterial>; readonly colour: string; readonly away: Vector3 };
+
+const middleOf = (part: Part): Vector3 => {
+  const ring = part.region.outline;
+  const sum = ring.reduce((total, point) => total.add(new Vector3(...toSpace(part.pose, point, part.thickness / 2))), new Vector3());
+  return sum.divideScalar(ring.length * 1000);
+};
+
+const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours): Body => {
+  const solid = solidOf(part);
+  const colour = colourOf(part, colours);
+  const mesh = new Mesh(solid, new MeshLambertMaterial({ color: colour, transparent: part.role === 'door', opacity: part.role === 'door' ? 0.85 : 1 }));
+  const edges = new LineSegments(new EdgesGeometry(solid), new LineBasicMaterial({ color: colours.ink }));
+  const group = new Group().add(mesh, edges);
+  return { group, tag, mesh, colour, away: middleOf(part).sub(centre) };
+};
+
+const figure = (heightUm: number, colours: Colours): Mesh => {
+  const height = heightUm / 1000;
+  const solid = new ExtrudeGeometry(new Shape(points(figureOutline(heightUm))), { depth: height * 0.05, bevelEnabled: true, bevelSize: height * 0.008, bevelThickness: height * 0.012, bevelSegments: 3 });
+  return new Mesh(solid, new MeshLambertMaterial({ color: colours.lilac }));
+};
+
+export type Model = { readonly scene: Scene; readonly bodies: readonly Body[]; readonly size: Vector3; readonly middle: Vector3 };
+
+/** Builds the scene of a piece with the doll's figure standing to its right. */
+export const buildModel = (parts: readonly Part[], tags: readonly string[], size: Vector3, dollHeightUm: number, colours: Colours): Model => {
+  const scene = new Scene();
+  const centre = size.clone().multiplyScalar(0.5);
+  const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours));
+  for (const { group } of bodies) scene.add(group);
+  const doll = figure(dollHeightUm, colours);
+  doll.position.set(size.x + (dollHeightUm / 1000) * 0.32, 0, size.z * 0.5);
+  scene.add(doll);
+  const sun = new DirectionalLight('#ffffff', 1.7);
+  sun.position.set(size.x * 0.2 + 200, size.y + 400, size.z + 700);
+  scene.add(new AmbientLight('#ffffff', 1.75), sun);
+  const whole = new Vector3(size.x + (dollHeightUm / 1000) * 0.5, Math.max(size.y, dollHeightUm / 1000), size.z);
+  return { scene, bodies, size: whole, middle: whole.clone().multiplyScalar(0.5) };
+};
+
+/** Pulls the parts apart: 0 stands assembled, 1 lies well clear of one another. */
+export const pullApart = (model: Model, amount: number): void => {
+  for (const { group, away } of model.bodies) group.position.copy(away).multiplyScalar(amount * 0.75);
+};
+
+/** Lights the parts of a tag. */
+export const light = (model: Model, tag: string | null, colours: Colours): void => {
+  for (const body of model.bodies) body.mesh.material.color.set(body.tag === tag ? colours.sprig : body.colour);
+};
+
+/** Gives the memory of a scene back. */
+export const dispose = ({ scene }: Model): void => {
+  scene.traverse((object) => {
+    if (!(object instanceof Mesh) && !(object instanceof LineSegments)) return;
+    object.geometry.dispose();
+    object.material.dispose();
+  });
+};

@@ -1,0 +1,1 @@
+export { PrintingView } from './PrintingView.tsx';

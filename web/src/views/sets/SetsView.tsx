@@ -1,0 +1,67 @@
+import { useEffect, useState } from 'react';
+import { useLocation } from 'react-router';
+import { api, type SetSummary, useAppSelector } from '../../state/index.ts';
+import { Button, Spread } from '../../ui/index.ts';
+import { OpenSetCard } from './OpenSetCard.tsx';
+import { StartSet } from './StartSet.tsx';
+import { Vignette } from './Vignette.tsx';
+
+type Shelf = readonly SetSummary[] | 'fetching' | 'offline';
+
+const useShelf = () => {
+  const [shelf, setShelf] = useState<Shelf>('fetching');
+  const [looks, setLooks] = useState(0);
+  const { key } = useLocation();
+  // Each visit and each further look fetches the shelf anew.
+  useEffect(() => {
+    let wanted = true;
+    void api.list().then((answer) => {
+      if (wanted && looks >= 0 && key) setShelf(answer.ok ? answer.value.sets : 'offline');
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [looks, key]);
+  return { shelf, again: () => setLooks((count) => count + 1) };
+};
+
+const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => void }) => {
+  if (shelf === 'fetching') return <p className="font-hand text-graphite">looking along the shelf …</p>;
+  if (shelf === 'offline') {
+    return (
+      <div className="space-y-3">
+        <p>Bashful Parlor cannot be reached. Is it still running? What you typed is kept in this browser.</p>
+        <Button look="main" onClick={again}>Look again</Button>
+      </div>
+    );
+  }
+  if (shelf.length === 0) return <p className="font-hand text-[18px] text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>;
+  return <div className="grid sm:grid-cols-2 gap-4">{shelf.map((set) => <Vignette key={set.id} set={set} />)}</div>;
+};
+
+/** The shelf of sets: on the left what is being built, on the right every set as a vignette. */
+export const SetsView = () => {
+  const { shelf, again } = useShelf();
+  const open = useAppSelector((state) => state.openSet.id);
+  return (
+    <Spread
+      leftLabel="What you are building" rightLabel="The sets on the shelf"
+      left={
+        <div className="max-w-md space-y-7">
+          <header>
+            <h1 className="text-[34px]">Bashful Parlor</h1>
+            <p className="mt-2 text-[16px]">From “I want that sideboard for this doll” to parts that fit: type what the real thing measures, choose the doll and the board, and take away a cut list, boards laid out, and templates at true size.</p>
+          </header>
+          {open && <OpenSetCard onChanged={again} />}
+          <StartSet />
+        </div>
+      }
+      right={
+        <>
+          <h2 className="text-[22px] mb-4">On the shelf</h2>
+          <Right shelf={shelf} again={again} />
+        </>
+      }
+    />
+  );
+};
