@@ -5,11 +5,15 @@ import type { Finding, Mend } from './finding.ts';
 /** A finding in a person's words: what it is, and why with its numbers, all at doll size. */
 export type Described = { readonly title: string; readonly reason: string };
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 const DIRECTIONS = { width: 'across', height: 'in height', depth: 'in depth' } as const;
 
 /** The words of a finding, sizes in the maker's units. */
 export const describeFinding = (finding: Finding, units: Units): Described => {
   const show = (lengthUm: number) => showLength(lengthUm, units);
+  // Board thicknesses differ by tenths of a millimetre, so they are said on the finer rule.
+  const showBoard = (lengthUm: number) => showLength(lengthUm, { ...units, fine: true });
   switch (finding.code) {
     case 'cannot-be-built': {
       const { available, needed } = finding.numbers;
@@ -20,10 +24,10 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'part-larger-than-board':
       return { title: 'Larger than its board', reason: `${finding.part} is ${show(finding.numbers.width)} by ${show(finding.numbers.height)}; no sheet of ${finding.board} takes it.` };
     case 'shelf-gap-too-low':
-      return { title: 'Too low to stand there', reason: `A ${finding.object} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.` };
+      return { title: 'Too low to stand there', reason: `${/^[aeiou]/.test(finding.object) ? 'An' : 'A'} ${finding.object} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.` };
     case 'thickness-off-scale': {
       const { board, scaled } = finding.numbers;
-      return { title: board > scaled ? 'A thick board' : 'A thin board', reason: `${finding.board} is ${show(board)} where a usual 18 mm furniture board would be ${show(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${show(2 * Math.abs(board - scaled))}.` };
+      return { title: board > scaled ? 'A thick board' : 'A thin board', reason: `${capital(finding.board)} is ${showBoard(board)} where a usual 18 mm furniture board would be ${showBoard(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${showBoard(2 * Math.abs(board - scaled))}.` };
     }
     case 'tips-over':
       return { title: 'It tips', reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.` };

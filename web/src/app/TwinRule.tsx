@@ -1,7 +1,7 @@
 import { type DollUm, dollUm, type RealUm, realUm, type Scale, scaleFromRatio, showLength, timesSmaller, toDoll, toReal, type Units } from '@parlor/core/measure';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { type Pointed, useAppSelector, useEdit, useScale, useUnits } from '../state/index.ts';
-import { Choice, cx } from '../ui/index.ts';
+import { Choice } from '../ui/index.ts';
 import { ruleTicks } from './ruleTicks.ts';
 
 const useWidth = () => {
@@ -17,7 +17,7 @@ const useWidth = () => {
   return { ref, width };
 };
 
-const LEFT = 18;
+const LEFT = 52;
 
 /** As long as the largest thing of the set and a fifth more. */
 const useSpan = (): RealUm => {
@@ -109,12 +109,14 @@ export const TwinRule = () => {
         className="relative flex-1 min-w-0 bg-[linear-gradient(var(--rule),var(--steel))] touch-none select-none cursor-ew-resize overflow-hidden"
       >
         <svg width={width} height="68" aria-hidden="true" className="block font-text">
+          <text x="8" y="20" fontSize="13" fill="var(--rose)">real</text>
+          <text x="8" y="58" fontSize="13" fill="var(--ink)">doll</text>
           {at !== null && <rect x={LEFT} width={Math.max(0, at - LEFT)} height="68" fill="var(--moss)" opacity="0.2" />}
           <Edge world="real" width={width} perPx={(span / (width - LEFT))} units={units} />
           <Edge world="doll" width={width} perPx={perPx} units={units} />
           {at !== null && <line x1={at} x2={at} y2="68" stroke="var(--moss)" strokeWidth="2.5" />}
         </svg>
-        <span className={cx('absolute top-1/2 -translate-y-1/2 font-hand text-[15px] whitespace-nowrap px-2 rounded', lit === null ? 'right-3 bg-rule text-graphite' : 'bg-leaf text-ink')} style={at === null ? undefined : at > width * 0.7 ? { right: width - at + 8 } : { left: at + 8 }} data-testid="rule-reading">{said}</span>
+        {at !== null && <span className="absolute top-1/2 -translate-y-1/2 font-hand text-[15px] whitespace-nowrap px-2.5 py-0.5 rounded-md bg-leaf text-ink" style={at > width * 0.7 ? { right: width - at + 8 } : { left: at + 8 }} data-testid="rule-reading">{said}</span>}
       </div>
       {open && <UnitSwitch />}
     </div>

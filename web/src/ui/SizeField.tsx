@@ -13,6 +13,8 @@ type Props = {
   /** On a drawing: only the pencilled size, the label for those who cannot see where it stands. */
   readonly pencil?: boolean;
   readonly hint?: string | undefined;
+  /** Shown on the finer rule whatever the set's is: a board's tenths of a millimetre matter. */
+  readonly fine?: boolean;
 };
 
 /** The text of a length on the maker's rule; a size that the rule does not show exactly is led by ≈. */
@@ -33,8 +35,9 @@ const readText = (text: string, units: Units, min: number, max: number): Read =>
 
 /** A size in a hand-lettered face that is changed where it stands. Takes everything a rule can say; what it cannot read stays as it was
  *  typed, with the reason. Arrow up and down step by the rule. */
-export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e10, pencil = false, hint }: Props) => {
-  const units = useUnits();
+export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e10, pencil = false, hint, fine = false }: Props) => {
+  const setUnits = useUnits();
+  const units = fine ? { ...setUnits, fine } : setUnits;
   const dispatch = useAppDispatch();
   const id = useId();
   const [text, setText] = useState<string | null>(null);

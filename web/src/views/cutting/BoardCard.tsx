@@ -71,9 +71,9 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
         <Button look="quiet" className="px-3!" disabled={used} title={used ? 'Pieces are cut from it' : 'Put this board away'} aria-label={`Put ${board.name} away`} onClick={() => edit(`${board.name} put away`, { kind: 'remove-board', id: board.id })}><Trash2 size={18} /></Button>
       </div>
       <div className="grid grid-cols-2 gap-5">
-        <SizeField label="Thickness on the label" world="doll" lengthUm={board.nominal} min={200} max={60 * UM.mm} onChange={(nominal) => change('the thickness on the label', { nominal: nominal as Board['nominal'] })} />
+        <SizeField fine label="Thickness on the label" world="doll" lengthUm={board.nominal} min={200} max={60 * UM.mm} onChange={(nominal) => change('the thickness on the label', { nominal: nominal as Board['nominal'] })} />
         <div>
-          <SizeField label="Thickness as measured" world="doll" lengthUm={board.measured ?? board.nominal} min={200} max={60 * UM.mm} onChange={(measured) => change('the measured thickness', { measured: measured as Board['nominal'] })} hint={board.measured === null ? 'Measure ten in a stack, divide by ten.' : undefined} />
+          <SizeField fine label="Thickness as measured" world="doll" lengthUm={board.measured ?? board.nominal} min={200} max={60 * UM.mm} onChange={(measured) => change('the measured thickness', { measured: measured as Board['nominal'] })} hint={board.measured === null ? 'Measure ten in a stack, divide by ten.' : undefined} />
           {board.measured !== null && <button type="button" className="text-[13px] underline min-h-11" onClick={() => change('the measured thickness', { measured: null })}>not measured: use the label</button>}
         </div>
       </div>

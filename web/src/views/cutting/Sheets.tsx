@@ -1,5 +1,5 @@
 import type { Sheet } from '@parlor/core/cut';
-import { showLength, type Units } from '@parlor/core/measure';
+import { formatNumber, type Units } from '@parlor/core/measure';
 import { type BoardLayout, partsById } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
@@ -12,6 +12,9 @@ const filled = (sheets: readonly Sheet[], parts: Parts): number => {
   return Math.round((100 * area(cut)) / Math.max(1, area(sheets.map(({ kind }) => kind))));
 };
 
+const sizes = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
+  `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
+
 const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: Sheet; readonly number: number; readonly parts: Parts; readonly units: Units; readonly most: number }) => {
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.desk.tag);
@@ -20,7 +23,7 @@ const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: S
   const stroke = mm(most) * 0.002;
   return (
     <figure className="min-w-0">
-      <svg viewBox={`${-stroke} ${-stroke} ${mm(width) + 2 * stroke} ${mm(height) + 2 * stroke}`} style={{ width: `${(width / most) * 100}%` }} className="max-h-[440px] block" role="img" aria-label={`Sheet ${number}, ${sheet.kind.name}: ${sheet.placements.map(({ id }) => parts.get(id)?.tag).join(', ')}`}>
+      <svg viewBox={`${-stroke} ${-stroke} ${mm(width) + 2 * stroke} ${mm(height) + 2 * stroke}`} style={{ width: `${(width / most) * 100}%` }} className="block" role="img" aria-label={`Sheet ${number}, ${sheet.kind.name}: ${sheet.placements.map(({ id }) => parts.get(id)?.tag).join(', ')}`}>
         <rect width={mm(width)} height={mm(height)} fill="var(--paper)" stroke="var(--graphite)" strokeWidth={stroke} />
         {sheet.placements.map(({ id, x, y, rotated }) => {
           const part = parts.get(id);
@@ -31,21 +34,20 @@ const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: S
           const lit = part.tag === pointed;
           return (
             <g key={id} onMouseEnter={() => dispatch(tagPointed(part.tag))} onMouseLeave={() => dispatch(tagPointed(null))}>
-              <title>{`${part.tag} ${part.name}, ${showLength(part.width, units)} × ${showLength(part.height, units)}`}</title>
+              <title>{`${part.tag} ${part.name}, ${sizes(part, units)}`}</title>
               <rect x={px} y={py} width={mm(w)} height={mm(h)} fill={lit ? 'var(--sprig)' : 'var(--oat)'} stroke={lit ? 'var(--moss)' : 'var(--ink)'} strokeWidth={stroke} />
               <text x={px + mm(w) / 2} y={py + mm(h) / 2} fontSize={size} textAnchor="middle" dominantBaseline="central" fill="var(--ink)" className="font-hand" transform={h > w * 1.6 ? `rotate(-90 ${px + mm(w) / 2} ${py + mm(h) / 2})` : undefined}>{part.tag}</text>
             </g>
           );
         })}
       </svg>
-      <figcaption className="text-[13px] text-graphite mt-1">{number} · {sheet.kind.name}<br />largest rest {showLength(sheet.offcut.width, units)} × {showLength(sheet.offcut.height, units)}</figcaption>
+      <figcaption className="text-[13px] text-graphite mt-1">{number} · {sheet.kind.name}<br />largest rest {sizes(sheet.offcut, units)}</figcaption>
     </figure>
   );
 };
 
-const Board = ({ laid, name, parts, units }: { readonly laid: BoardLayout; readonly name: string; readonly parts: Parts; readonly units: Units }) => {
+const Board = ({ laid, name, parts, units, most }: { readonly laid: BoardLayout; readonly name: string; readonly parts: Parts; readonly units: Units; readonly most: number }) => {
   const { sheets, least } = laid.layout;
-  const most = Math.max(1, ...sheets.map(({ kind }) => Math.max(kind.width, kind.height * 0.62)));
   const count = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`;
   return (
     <section aria-label={name} className="mb-7" data-board={laid.board}>
@@ -66,6 +68,8 @@ export const Sheets = () => {
   const units = useUnits();
   const { set, layouts, layoutsFrom, from } = useAppSelector((state) => state.derived);
   const parts = useMemo(() => (set ? partsById(set) : new Map()) as Parts, [set]);
+  // All boards are drawn to one scale, the largest sheet as wide as its column.
+  const most = Math.max(1, ...layouts.flatMap(({ layout }) => layout.sheets.map(({ kind }) => kind.width)));
   const total = layouts.reduce((sum, { layout }) => sum + layout.sheets.length, 0);
   return (
     <div aria-busy={layoutsFrom !== from}>
@@ -73,7 +77,7 @@ export const Sheets = () => {
         <h2 className="text-[22px]">{layoutsFrom === null ? 'Laying out …' : total === 0 ? 'Nothing to cut yet' : `${total} ${total === 1 ? 'sheet' : 'sheets'} to cut`}</h2>
         <p className="text-graphite">{total === 0 ? 'Add a piece, and its parts lie down here.' : 'what follows · every cut runs from edge to edge'}</p>
       </header>
-      {layouts.map((laid) => <Board key={laid.board} laid={laid} name={boards.find(({ id }) => id === laid.board)?.name ?? laid.board} parts={parts} units={units} />)}
+      {layouts.map((laid) => <Board key={laid.board} laid={laid} name={boards.find(({ id }) => id === laid.board)?.name ?? laid.board} parts={parts} units={units} most={most} />)}
     </div>
   );
 };

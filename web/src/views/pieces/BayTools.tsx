@@ -51,7 +51,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
     dispatch(bayChosen(made.chosen));
   };
   return (
-    <div className="space-y-3">
+    <div className="space-y-2">
       <div role="toolbar" aria-label={path.length === 0 ? 'The whole front' : 'The chosen bay'} className="flex flex-wrap gap-1.5">
         {toolsFor(piece.front, path).map((tool) => (
           <Button key={tool.words} className="px-3!" disabled={!tool.made} onClick={() => use(tool)} title={tool.words} aria-label={tool.words}>
@@ -70,7 +70,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
             />
           </div>
         )}
-        {path.length === 0 && <p className="text-[13px] text-graphite max-w-60 pt-1">Touch a bay on the drawing to choose it; these tools then work on that bay alone.</p>}
+        {path.length === 0 && <p className="text-[13px] text-graphite max-w-56 pt-2">Touch a bay on the drawing to choose it; the tools then work on that bay.</p>}
       </div>
     </div>
   );

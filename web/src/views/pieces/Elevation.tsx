@@ -72,7 +72,7 @@ const Bays = ({ bays, sight, scale }: { readonly bays: readonly Bay[]; readonly 
         aria-label={`${WORDS[bay.kind as 'open']} ${number + 1}${door ? ', behind a door' : ''}, ${size(x1 - x0)} wide, ${size(y1 - y0)} high`}
         x={sight.left + (x0 / 1000) * sight.scale} y={sight.floor - (y1 / 1000) * sight.scale}
         width={((x1 - x0) / 1000) * sight.scale} height={((y1 - y0) / 1000) * sight.scale}
-        fill={mine ? 'var(--moss)' : 'transparent'} fillOpacity={mine ? 0.22 : 0} stroke={mine ? 'var(--moss)' : 'transparent'} strokeWidth="2.5" className="cursor-pointer hover:stroke-moss"
+        fill={mine ? 'var(--moss)' : 'transparent'} fillOpacity={mine ? 0.22 : 0} stroke={mine ? 'var(--moss)' : 'transparent'} strokeWidth="2.5" className="cursor-pointer outline-none hover:stroke-moss focus-visible:stroke-rose"
         onClick={choose}
         onKeyDown={(event) => {
           if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -144,10 +144,10 @@ export const Elevation = ({ piece, made, scale }: Props) => {
   const held = piece.hold === 'outside' ? '' : 'clear ';
   const change = (words: string, part: Partial<Piece>) => edit(`${words} of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: part });
   return (
-    <div ref={ref} className="relative h-full min-h-[380px]" data-testid="elevation">
+    <div ref={ref} className="relative h-full" data-testid="elevation">
       <svg width={width} height={height} className="absolute inset-0" aria-label={`Front of ${piece.name}`} role="group">
         <line x1={10} x2={width - 6} y1={sight.floor} y2={sight.floor} stroke="var(--tab)" strokeWidth="2" />
-        <g transform={`translate(${Math.min(right + doll.height * 0.0002 * sight.scale + 34, width - doll.height * 0.0002 * sight.scale)} ${sight.floor}) scale(${sight.scale})`} opacity="0.55">
+        <g transform={`translate(${sight.figureAt} ${sight.floor}) scale(${sight.scale})`} opacity="0.55">
           <Figure heightUm={doll.height} x={0} floor={0} />
         </g>
         <Panels piece={piece} made={made} sight={sight} />

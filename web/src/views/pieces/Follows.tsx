@@ -24,7 +24,7 @@ const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: M
   const [apart, setApart] = useState(0);
   const { tag, night } = useAppSelector((state) => state.desk);
   return (
-    <div className="relative h-[330px]">
+    <div className="relative h-[320px] shrink-0">
       <Suspense fallback={<p className="p-6 font-hand text-graphite">building it …</p>}>
         <div className="absolute inset-0 right-12"><Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} night={night} /></div>
       </Suspense>
@@ -54,7 +54,7 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
         {made && <p className="bg-oat rounded-full px-4 py-1.5 text-[14px] whitespace-nowrap" data-testid="verdict">{verdict(made)}</p>}
       </header>
       {made && <Model piece={piece} made={made} />}
-      <div className="grid grid-cols-[minmax(0,1fr)_200px] max-sm:grid-cols-1 gap-5 mt-2">
+      <div className="grid grid-cols-[minmax(0,1fr)_186px] max-sm:grid-cols-1 gap-5 mt-2 items-start pb-4">
         {made ? <PartsTable made={made} /> : <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>}
         <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
           {findings.map((finding) => <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />)}

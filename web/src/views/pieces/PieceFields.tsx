@@ -1,8 +1,7 @@
-import { UM } from '@parlor/core/measure';
+import { showLength, UM } from '@parlor/core/measure';
 import type { BoardRole } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { thicknessOf } from '@parlor/core/stock';
-import { showLength } from '@parlor/core/measure';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Choice, Picker, SizeField } from '../../ui/index.ts';
 
@@ -33,7 +32,7 @@ const BoardPicker = ({ piece, role }: { readonly piece: Piece; readonly role: Bo
 };
 
 /** What is decided about the piece as a whole. */
-export const PieceFields = ({ piece }: { readonly piece: Piece }) => {
+export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly drawn: boolean }) => {
   const change = useChange(piece);
   const size = (field: 'width' | 'height' | 'depth' | 'plinth' | 'setback', label: string, min = 10 * UM.mm) => (
     <SizeField label={label} world="real" lengthUm={piece[field]} min={min} max={10 * UM.m} onChange={(value) => change(label.toLowerCase(), { [field]: value })} />
@@ -41,15 +40,17 @@ export const PieceFields = ({ piece }: { readonly piece: Piece }) => {
   const clear = piece.hold === 'inside' ? 'Clear ' : '';
   const named = (word: string) => (clear ? `${clear}${word}` : `${word[0]?.toUpperCase()}${word.slice(1)}`);
   return (
-    <div className="space-y-2.5">
-      {size('width', named('width'))}
-      {size('height', named('height'))}
-      {size('depth', named('depth'))}
-      <Choice label="Hold true" value={piece.hold} options={HOLD} onChange={(hold) => change('what is held true', { hold })} />
-      <BoardPicker piece={piece} role="carcass" />
-      <details className="group">
-        <summary className="min-h-11 flex items-center text-[14px] underline underline-offset-4 decoration-dotted">How it is built</summary>
-        <div className="space-y-2.5 pb-2">
+    <div className="mt-3">
+      <div className="grid grid-cols-[1fr_auto_1.3fr] gap-x-5 gap-y-2 items-start">
+        {!drawn && <div>{size('width', named('width'))}</div>}
+        {!drawn && <div className="col-span-2">{size('height', named('height'))}</div>}
+        {size('depth', named('depth'))}
+        <Choice label="Hold true" value={piece.hold} options={HOLD} onChange={(hold) => change('what is held true', { hold })} />
+        <BoardPicker piece={piece} role="carcass" />
+      </div>
+      <details className="mt-1">
+        <summary className="min-h-11 flex items-center text-[14px] underline underline-offset-4 decoration-dotted">How it is built: corners, back, plinth, boards, standing</summary>
+        <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2">
           <Choice label="Which panel runs over" value={piece.corner} options={CORNER} onChange={(corner) => change('which panel runs over', { corner })} hint={piece.corner === 'sides' ? 'Sides go from the floor to the top; what lies between them is shorter.' : 'Top and bottom go across; the sides stand between them.'} />
           <Choice label="The back" value={piece.back} options={BACK} onChange={(back) => change('the back', { back })} />
           {size('plinth', 'Plinth', 0)}

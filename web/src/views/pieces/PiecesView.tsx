@@ -34,14 +34,14 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
   const derived = useDerivedPiece(piece.id);
   const scale = useScale();
   return (
-    <div className="flex flex-col min-h-full">
+    <div className="flex flex-col h-full">
       <PieceStrip current={piece.id} />
       <Heading piece={piece} />
-      <div className="grid grid-cols-[minmax(0,1fr)_164px] gap-3 flex-1 min-h-[400px]">
+      <div className="flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
         {derived?.made && scale ? <Elevation piece={piece} made={derived.made} scale={scale} /> : <p className="font-hand text-graphite p-8">{derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}</p>}
-        <PieceFields piece={piece} />
       </div>
-      <div className="mt-3"><BayTools piece={piece} /></div>
+      <BayTools piece={piece} />
+      <PieceFields piece={piece} drawn={derived?.made !== null} />
     </div>
   );
 };

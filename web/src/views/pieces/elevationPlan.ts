@@ -3,18 +3,26 @@ import type { Bay } from '@parlor/core/piece';
 import { type Cell, type CellPath, cellAt } from '@parlor/core/piece';
 
 /** From millimetres of the piece (y up) to pixels of the drawing (y down). */
-export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly width: number; readonly height: number };
+export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
 
-const MARGIN = { left: 92, right: 96, top: 58, bottom: 50 } as const;
+const MARGIN = { left: 84, right: 4, top: 56, bottom: 48 } as const;
+
+/** Room right of the piece for the pencilled heights of its rows; the figure stands behind them. */
+const BESIDE = 74;
+
+/** The share of its height that the figure takes across. */
+const FIGURE_ACROSS = 0.36;
 
 /** The largest scale at which the piece and the figure beside it fit, with room for the pencilled sizes. */
 export const sightFor = (pieceWidth: number, pieceHeight: number, figureHeight: number, width: number, height: number): Sight => {
-  const figureWidth = figureHeight * 0.4;
+  const figureWidth = figureHeight * FIGURE_ACROSS;
   const acrossRoom = width - MARGIN.left - MARGIN.right;
   const upRoom = height - MARGIN.top - MARGIN.bottom;
-  const scale = Math.max(0.02, Math.min(acrossRoom / (pieceWidth + figureWidth * 0.6), upRoom / Math.max(pieceHeight, figureHeight)));
-  const used = (pieceWidth + figureWidth * 0.6) * scale;
-  return { scale, left: MARGIN.left + Math.max(0, (acrossRoom - used) / 2), floor: height - MARGIN.bottom, width, height };
+  const across = Math.min(acrossRoom / (pieceWidth + figureWidth), (acrossRoom - BESIDE) / pieceWidth);
+  const scale = Math.max(0.02, Math.min(across, upRoom / Math.max(pieceHeight, figureHeight)));
+  const beside = Math.max(BESIDE, figureWidth * scale);
+  const left = MARGIN.left + Math.max(0, (acrossRoom - pieceWidth * scale - beside) / 2);
+  return { scale, left, floor: height - MARGIN.bottom, figureAt: left + pieceWidth * scale + beside / 2 };
 };
 
 /** A stretch with a size to pencil beside it. */

@@ -36,8 +36,31 @@ const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => 
     );
   }
   if (shelf.length === 0) return <p className="font-hand text-[18px] text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>;
-  return <div className="grid sm:grid-cols-2 gap-4">{shelf.map((set) => <Vignette key={set.id} set={set} />)}</div>;
+  return <div className="grid gap-4">{shelf.map((set) => <Vignette key={set.id} set={set} />)}</div>;
 };
+
+const STEPS = [
+  ['The doll', 'how tall, and whom the doll stands for'],
+  ['The real thing', 'what it measures; shelves, doors and bays on its drawing'],
+  ['The board', 'what the ruler says it measures, in which sheets'],
+  ['The page', 'print the templates, lay them on the board, cut'],
+] as const;
+
+/** What a newcomer will do, in the order of the work. */
+const WayThrough = () => (
+  <section aria-label="The way through">
+    <h2 className="text-[20px] mb-3">The way through</h2>
+    <ol className="space-y-3">
+      {STEPS.map(([name, words], index) => (
+        <li key={name} className="flex gap-4 items-baseline">
+          <span className="font-hand text-[22px] text-rose w-5 text-right" aria-hidden="true">{index + 1}</span>
+          <span><strong className="font-name font-semibold text-[17px]">{name}</strong><br /><span className="font-hand text-[16px] text-graphite">{words}</span></span>
+        </li>
+      ))}
+    </ol>
+    <p className="mt-4 text-[14px] text-graphite">Open one of the sets on the right to see it done; change what you like, undo brings it back.</p>
+  </section>
+);
 
 /** The shelf of sets: on the left what is being built, on the right every set as a vignette. */
 export const SetsView = () => {
@@ -54,6 +77,7 @@ export const SetsView = () => {
           </header>
           {open && <OpenSetCard onChanged={again} />}
           <StartSet />
+          {!open && <WayThrough />}
         </div>
       }
       right={

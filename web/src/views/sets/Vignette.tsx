@@ -69,12 +69,15 @@ const facts = ({ document, derived }: Look): string => {
 export const Vignette = ({ set }: { readonly set: SetSummary }) => {
   const look = useLook(set);
   return (
-    <Link to={`/sets/${set.id}/pieces`} data-set={set.id} className="block bg-paper rounded-soft border border-tab p-4 pb-3 no-underline text-ink hover:border-rose hover:shadow-md transition-shadow">
-      <div className="h-[176px] bg-leaf rounded-lg p-2 pb-0 grid place-items-center">
+    <Link to={`/sets/${set.id}/pieces`} data-set={set.id} className="grid grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] max-sm:grid-cols-1 gap-5 bg-paper rounded-soft border border-tab p-3.5 no-underline text-ink hover:border-rose hover:shadow-md transition-shadow">
+      <div className="h-[168px] bg-leaf rounded-lg p-2 pb-0 grid place-items-center">
         {look === 'unreadable' ? <p className="font-hand text-rose">it cannot be drawn</p> : look ? <Scene {...look} /> : <p className="font-hand text-graphite">setting it up …</p>}
       </div>
-      <h3 className="text-[19px] mt-3 truncate">{set.name}</h3>
-      <p className="text-[14px] text-graphite">{look && look !== 'unreadable' ? facts(look) : '…'}</p>
+      <div className="min-w-0 flex flex-col">
+        <h3 className="text-[20px] line-clamp-2 wrap-break-word">{set.name || 'no name yet'}</h3>
+        <p className="text-[14px] text-graphite mt-1.5 line-clamp-4">{set.about}</p>
+        <p className="text-[14px] mt-auto">{look && look !== 'unreadable' ? facts(look) : '…'}</p>
+      </div>
     </Link>
   );
 };
