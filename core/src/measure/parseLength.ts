@@ -31,7 +31,7 @@ const readQuantity = (cursor: Cursor): Result<number, LengthError> => {
   const fraction = (start: number): Result<number, LengthError> | undefined => {
     const [top, slash, bottom] = tokens.slice(start, start + 3);
     if (top?.kind !== 'number' || slash?.kind !== 'slash') return undefined;
-    if (!isWhole(top) || !isWhole(bottom)) return fail('broken-fraction', bottom ?? slash);
+    if (!isWhole(top) || !isWhole(bottom)) return fail('broken-fraction', isWhole(top) ? (bottom ?? slash) : top);
     if (bottom.value === 0) return fail('divided-by-zero', bottom);
     cursor.at = start + 3;
     return ok(top.value / bottom.value);

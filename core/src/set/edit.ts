@@ -69,15 +69,17 @@ const onBoard = (document: SetDocument, edit: Edit & { kind: 'change-board' | 'r
     : { document: { ...document, boards: replaced(document.boards, edit.id, edit.change) }, inverse: { ...edit, change: before(board, edit.change) } };
 };
 
-/** Applies an edit. An edit that names something no longer there changes nothing.
+/** Applies an edit. An edit that names something no longer there, or adds what is there, changes nothing.
  *  Law: applying the inverse to the result gives the document back, equal in every field. */
 export const applyEdit = (document: SetDocument, edit: Edit): Edited => {
   switch (edit.kind) {
     case 'change-set':
       return { document: { ...document, ...edit.change }, inverse: { ...edit, change: before<Settings>(document, edit.change) } };
     case 'add-piece':
+      if (document.pieces.some(({ id }) => id === edit.piece.id)) return { document, inverse: NOTHING };
       return { document: { ...document, pieces: inserted(document.pieces, edit.at, edit.piece) }, inverse: { kind: 'remove-piece', id: edit.piece.id } };
     case 'add-board':
+      if (document.boards.some(({ id }) => id === edit.board.id)) return { document, inverse: NOTHING };
       return { document: { ...document, boards: inserted(document.boards, edit.at, edit.board) }, inverse: { kind: 'remove-board', id: edit.board.id } };
     case 'change-piece':
     case 'put-cell':

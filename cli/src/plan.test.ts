@@ -1,0 +1,88 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const root = resolve(import.meta.dirname, '../..');
+const place = () => mkdtempSync(join(tmpdir(), 'parlor-cli-'));
+const parlor = (...words: string[]) => spawnSync(process.execPath, [join(root, 'cli/dist/main.js'), ...words], { encoding: 'utf8', cwd: root, env: { ...process.env, INIT_CWD: root } });
+
+type Json = { pieces: { id: string; parts: { id: string; tag: string; stock: string; thicknessUm: number; outline: number[][]; pose: { origin: number[]; u: number[]; v: number[] } }[] }[]; sheets: { stock: string; widthUm: number; heightUm: number; placements: { partId: string; xUm: number; yUm: number; rotated: boolean }[] }[]; bounds: Record<string, number>; findings: { code: string; message: string }[] };
+
+const planned = (file: string): { readonly json: Json; readonly directory: string } => {
+  const directory = join(place(), 'out');
+  expect(parlor('plan', file, '--out', directory)).toMatchObject({ status: 0, stderr: '' });
+  return { json: JSON.parse(readFileSync(join(directory, 'derived.json'), 'utf8')), directory };
+};
+
+describe('parlor plan', () => {
+  it('writes the four files, and the same bytes each time', () => {
+    const [one, two] = [planned('demo/2-potting-shed.parlor.json'), planned('demo/2-potting-shed.parlor.json')];
+    expect(readdirSync(one.directory).sort()).toEqual(['cut-list.csv', 'derived.json', 'sheets.svg', 'templates.pdf']);
+    for (const name of readdirSync(one.directory)) expect(readFileSync(join(one.directory, name)).equals(readFileSync(join(two.directory, name)))).toBe(true);
+  });
+
+  it('plans the hand-written example of the documentation', () => {
+    const text = readFileSync(join(root, 'docs/project-format.md'), 'utf8');
+    const example = /```json\n(\{\n {2}"format"[\s\S]*?)```/.exec(text)?.[1] ?? '';
+    const file = join(place(), 'shelf.parlor.json');
+    writeFileSync(file, example);
+    const { json } = planned(file);
+    expect(json.pieces).toHaveLength(1);
+    expect(json.pieces[0]?.parts.length).toBeGreaterThan(5);
+    expect(json.bounds).toEqual({ white: 1 });
+  });
+
+  it('its derived.json closes: parts, extruded along u × v, stand in the stated box and fill it', () => {
+    const { json } = planned('demo/1-harbour-post-office.parlor.json');
+    const [bookcase] = json.pieces;
+    const corners = (bookcase?.parts ?? []).flatMap(({ outline, thicknessUm, pose: { origin, u, v } }) => {
+      const n = [0, 1, 2].map((axis) => (u[(axis + 1) % 3] as number) * (v[(axis + 2) % 3] as number) - (u[(axis + 2) % 3] as number) * (v[(axis + 1) % 3] as number));
+      return outline.flatMap(([x, y]) => [0, thicknessUm].map((height) => [0, 1, 2].map((axis) => (origin[axis] as number) + (x as number) * (u[axis] as number) + (y as number) * (v[axis] as number) + height * (n[axis] as number))));
+    });
+    const most = [0, 1, 2].map((axis) => Math.max(...corners.map((corner) => corner[axis] as number)));
+    const least = [0, 1, 2].map((axis) => Math.min(...corners.map((corner) => corner[axis] as number)));
+    // 900 × 1800 × 300 mm at 1:6.
+    expect([least, most]).toEqual([[0, 0, 0], [150_000, 300_000, 50_000]]);
+  });
+
+  it('places every part that fits inside its sheet, and never fewer sheets than the bound', () => {
+    const { json } = planned('demo/3-night-ferry-hall.parlor.json');
+    const parts = new Map(json.pieces.flatMap((piece) => piece.parts.map((part) => [part.id, part])));
+    for (const { widthUm, heightUm, placements, stock } of json.sheets) {
+      for (const { partId, xUm, yUm, rotated } of placements) {
+        const part = parts.get(partId);
+        expect(part?.stock).toBe(stock);
+        const [w, h] = [0, 1].map((axis) => Math.max(...(part?.outline ?? []).map((point) => point[axis] as number))) as [number, number];
+        expect(xUm + (rotated ? h : w) <= widthUm && yUm + (rotated ? w : h) <= heightUm).toBe(true);
+      }
+    }
+    for (const [stock, least] of Object.entries(json.bounds)) expect(json.sheets.filter((sheet) => sheet.stock === stock).length).toBeGreaterThanOrEqual(least);
+    expect(json.findings.every(({ code, message }) => /^[a-z-]+$/.test(code) && message.endsWith('.'))).toBe(true);
+  });
+
+  it('on a bad file exits 2, says every issue on standard error, writes nothing', () => {
+    const file = join(place(), 'bad.parlor.json');
+    writeFileSync(file, JSON.stringify({ format: 'bashful-parlor-set', version: 1, pieces: [{ width: '5 feat' }, { heigth: 3 }] }));
+    const directory = join(place(), 'never');
+    const { status, stdout, stderr } = parlor('plan', file, '--out', directory);
+    expect([status, stdout, existsSync(directory)]).toEqual([2, '', false]);
+    expect(stderr).toContain('pieces[0].width: “feat”');
+    expect(stderr).toContain('pieces[1].heigth');
+  });
+
+  it.each([[['plan', 'nowhere.json', '--out', 'x']], [['plan']], [[]], [['plan', 'demo/2-potting-shed.parlor.json']], [['plan', 'a', '--colour', 'x']]])('%j exits 2 with a word of help', (words) => {
+    const { status, stderr } = parlor(...words);
+    expect(status).toBe(2);
+    expect(stderr.length).toBeGreaterThan(10);
+  });
+
+  it('its table opens as a table: one row a tag, sizes in mm, quantities that add up', () => {
+    const { json, directory } = planned('demo/1-harbour-post-office.parlor.json');
+    const [head, ...rows] = readFileSync(join(directory, 'cut-list.csv'), 'utf8').trim().split(/\r?\n/);
+    expect(head?.split(',').slice(0, 4)).toEqual(['tag', 'piece', 'part', 'quantity']);
+    const quantity = rows.reduce((sum, row) => sum + Number(/,(\d+),[a-z0-9 ]*foam board,/.exec(row)?.[1]), 0);
+    expect(quantity).toBe(json.pieces.reduce((sum, { parts }) => sum + parts.length, 0));
+  });
+});

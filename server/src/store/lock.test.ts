@@ -1,0 +1,52 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { takeLock } from './index.ts';
+
+const place = () => mkdtempSync(join(tmpdir(), 'parlor-lock-'));
+const hold = (directory: string, holder: object | string) => writeFileSync(join(directory, 'parlor.lock'), typeof holder === 'string' ? holder : JSON.stringify(holder));
+
+describe('the lock of a data directory', () => {
+  it('is held by one at a time, and given free', () => {
+    const directory = place();
+    const first = takeLock(directory);
+    expect(first.ok).toBe(true);
+    expect(takeLock(directory)).toMatchObject({ ok: false, error: { code: 'data-directory-in-use', pid: process.pid } });
+    if (first.ok) first.value.release();
+    expect(takeLock(directory).ok).toBe(true);
+    expect(readdirSync(directory)).toEqual(['parlor.lock']);
+  });
+
+  it('of a process that is gone is taken over, and leaves nothing behind', async () => {
+    const directory = place();
+    const gone = spawn(process.execPath, ['-e', '']);
+    await new Promise((resolve) => gone.once('exit', resolve));
+    hold(directory, { pid: gone.pid, started: '12345' });
+    expect(takeLock(directory).ok).toBe(true);
+    expect(readdirSync(directory)).toEqual(['parlor.lock']);
+  });
+
+  it('of a process whose number now belongs to another is taken over', () => {
+    const directory = place();
+    hold(directory, { pid: process.pid, started: '1' });
+    // Only where the system tells when a process started can the two be told apart.
+    expect(takeLock(directory).ok).toBe(existsSync('/proc/self/stat'));
+  });
+
+  it('that nobody can read is taken over', () => {
+    const directory = place();
+    hold(directory, '{"pid":');
+    expect(takeLock(directory).ok).toBe(true);
+  });
+
+  it('of a living process stays its own', async () => {
+    const directory = place();
+    const living = spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60000)']);
+    await new Promise((resolve) => living.once('spawn', resolve));
+    hold(directory, { pid: living.pid, started: '' });
+    expect(takeLock(directory)).toMatchObject({ ok: false, error: { pid: living.pid } });
+    living.kill();
+  });
+});
