@@ -37,7 +37,9 @@ export const install = () => {
   const wanted = hashOf(['package-lock.json']);
   if (stampIs('lock', wanted)) return;
   process.stderr.write('Installing packages (a minute or two) …\n');
-  execFileSync(npm, ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] });
+  // Not `npm ci`: it refuses a lock file without every platform's optional packages, and not every registry has them all. With
+  // --no-save the versions are still those of the lock file, and the lock file stays as it is.
+  execFileSync(npm, ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] });
   stamp('lock', wanted);
 };
 
@@ -64,9 +66,15 @@ export const installTestTools = () => {
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   const run = (...words) => {
     const [command, ...rest] = [...asRoot, ...words];
-    return spawnSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0;
+    return (
+      spawnSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+        .status === 0
+    );
   };
   run('apt-get', 'update', '-qq');
   run('apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium', 'poppler-utils');
-  if (!programs(wanted)) throw new Error('The browser tests need chromium and poppler-utils; they could not be installed here. Install them and run npm test again.');
+  if (!programs(wanted))
+    throw new Error(
+      'The browser tests need chromium and poppler-utils; they could not be installed here. Install them and run npm test again.',
+    );
 };

@@ -6,11 +6,20 @@ import papaparse from 'papaparse';
  *  A cell that a spreadsheet would take for a formula is led by an apostrophe. */
 export const cutListCsv = (document: SetDocument, derived: DerivedSet): string => {
   const boardName = (id: string) => document.boards.find((board) => board.id === id)?.name ?? id;
-  const rows = derived.pieces.flatMap(({ name, made }) => (made?.groups ?? []).map((group) => ({
-    tag: group.tag, piece: name, part: group.name, quantity: group.parts.length, board: boardName(group.board),
-    'thickness mm': group.thickness / 1000, 'width mm': group.width / 1000, 'height mm': group.height / 1000,
-    width: formatLength(group.width, document.units).text, height: formatLength(group.height, document.units).text,
-    grain: group.grained ? 'along height' : '',
-  })));
+  const rows = derived.pieces.flatMap(({ name, made }) =>
+    (made?.groups ?? []).map((group) => ({
+      tag: group.tag,
+      piece: name,
+      part: group.name,
+      quantity: group.parts.length,
+      board: boardName(group.board),
+      'thickness mm': group.thickness / 1000,
+      'width mm': group.width / 1000,
+      'height mm': group.height / 1000,
+      width: formatLength(group.width, document.units).text,
+      height: formatLength(group.height, document.units).text,
+      grain: group.grained ? 'along height' : '',
+    })),
+  );
   return `${papaparse.unparse(rows, { escapeFormulae: true })}\n`;
 };

@@ -1,32 +1,57 @@
-import { type BoardLayout, describeFinding, type DerivedSet, type Finding, type SetDocument } from '@parlor/core/set';
+import { type BoardLayout, type DerivedSet, describeFinding, type Finding, type SetDocument } from '@parlor/core/set';
 import type { Point } from '@parlor/core/shape';
 
 const pair = ([x, y]: Point): number[] => [x, y];
 
-const whereOf = ({ where }: Finding): string => [where.pieceId, ...(where.bay ? [`bay ${where.bay.join('.') || 'whole front'}`] : []), ...(where.partIds ?? [])].join(', ');
+const whereOf = ({ where }: Finding): string =>
+  [where.pieceId, ...(where.bay ? [`bay ${where.bay.join('.') || 'whole front'}`] : []), ...(where.partIds ?? [])].join(', ');
 
 const pieceJson = ({ id, name, made }: DerivedSet['pieces'][number]) => ({
-  id, name,
+  id,
+  name,
   parts: (made?.assembly.parts ?? []).map((part, index) => ({
-    id: part.id, tag: made?.tags[index] ?? '', name: part.name, stock: part.board, thicknessUm: part.thickness,
-    outline: part.region.outline.map(pair), holes: part.region.holes.map((hole) => hole.map(pair)),
+    id: part.id,
+    tag: made?.tags[index] ?? '',
+    name: part.name,
+    stock: part.board,
+    thicknessUm: part.thickness,
+    outline: part.region.outline.map(pair),
+    holes: part.region.holes.map((hole) => hole.map(pair)),
     // Adding nought turns the −0 of a turned axis into 0, so that equal poses are equal text.
-    pose: { origin: part.pose.origin.map((value) => value + 0), u: part.pose.u.map((value) => value + 0), v: part.pose.v.map((value) => value + 0) },
+    pose: {
+      origin: part.pose.origin.map((value) => value + 0),
+      u: part.pose.u.map((value) => value + 0),
+      v: part.pose.v.map((value) => value + 0),
+    },
   })),
 });
 
-const sheetsJson = (layouts: readonly BoardLayout[]) => layouts.flatMap(({ board, layout }) => layout.sheets.map(({ kind, placements }) => ({
-  stock: board, name: kind.name, widthUm: kind.width, heightUm: kind.height,
-  placements: placements.map(({ id, x, y, rotated }) => ({ partId: id, xUm: x, yUm: y, rotated })),
-})));
+const sheetsJson = (layouts: readonly BoardLayout[]) =>
+  layouts.flatMap(({ board, layout }) =>
+    layout.sheets.map(({ kind, placements }) => ({
+      stock: board,
+      name: kind.name,
+      widthUm: kind.width,
+      heightUm: kind.height,
+      placements: placements.map(({ id, x, y, rotated }) => ({ partId: id, xUm: x, yUm: y, rotated })),
+    })),
+  );
 
 /** The derived set as data for other programs; its shape is written down in docs/project-format.md. */
 export const derivedJson = (document: SetDocument, derived: DerivedSet, layouts: readonly BoardLayout[]) => ({
   pieces: derived.pieces.map(pieceJson),
   sheets: sheetsJson(layouts),
   bounds: Object.fromEntries(layouts.map(({ board, layout }) => [board, layout.least])),
-  findings: derived.pieces.flatMap(({ findings }) => findings).map((finding) => {
-    const { title, reason } = describeFinding(finding, document.units);
-    return { code: finding.code, severity: finding.severity, where: whereOf(finding), message: `${title}. ${reason}`, numbers: finding.numbers };
-  }),
+  findings: derived.pieces
+    .flatMap(({ findings }) => findings)
+    .map((finding) => {
+      const { title, reason } = describeFinding(finding, document.units);
+      return {
+        code: finding.code,
+        severity: finding.severity,
+        where: whereOf(finding),
+        message: `${title}. ${reason}`,
+        numbers: finding.numbers,
+      };
+    }),
 });

@@ -6,9 +6,34 @@ import { describe, expect, it } from 'vitest';
 
 const root = resolve(import.meta.dirname, '../..');
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-cli-'));
-const parlor = (...words: string[]) => spawnSync(process.execPath, [join(root, 'cli/dist/main.js'), ...words], { encoding: 'utf8', cwd: root, env: { ...process.env, INIT_CWD: root } });
+const parlor = (...words: string[]) =>
+  spawnSync(process.execPath, [join(root, 'cli/dist/main.js'), ...words], {
+    encoding: 'utf8',
+    cwd: root,
+    env: { ...process.env, INIT_CWD: root },
+  });
 
-type Json = { pieces: { id: string; parts: { id: string; tag: string; stock: string; thicknessUm: number; outline: number[][]; pose: { origin: number[]; u: number[]; v: number[] } }[] }[]; sheets: { stock: string; widthUm: number; heightUm: number; placements: { partId: string; xUm: number; yUm: number; rotated: boolean }[] }[]; bounds: Record<string, number>; findings: { code: string; message: string }[] };
+type Json = {
+  pieces: {
+    id: string;
+    parts: {
+      id: string;
+      tag: string;
+      stock: string;
+      thicknessUm: number;
+      outline: number[][];
+      pose: { origin: number[]; u: number[]; v: number[] };
+    }[];
+  }[];
+  sheets: {
+    stock: string;
+    widthUm: number;
+    heightUm: number;
+    placements: { partId: string; xUm: number; yUm: number; rotated: boolean }[];
+  }[];
+  bounds: Record<string, number>;
+  findings: { code: string; message: string }[];
+};
 
 const planned = (file: string): { readonly json: Json; readonly directory: string } => {
   const directory = join(place(), 'out');
@@ -20,7 +45,8 @@ describe('parlor plan', () => {
   it('writes the four files, and the same bytes each time', () => {
     const [one, two] = [planned('demo/2-potting-shed.parlor.json'), planned('demo/2-potting-shed.parlor.json')];
     expect(readdirSync(one.directory).sort()).toEqual(['cut-list.csv', 'derived.json', 'sheets.svg', 'templates.pdf']);
-    for (const name of readdirSync(one.directory)) expect(readFileSync(join(one.directory, name)).equals(readFileSync(join(two.directory, name)))).toBe(true);
+    for (const name of readdirSync(one.directory))
+      expect(readFileSync(join(one.directory, name)).equals(readFileSync(join(two.directory, name)))).toBe(true);
   });
 
   it('plans the hand-written example of the documentation', () => {
@@ -38,13 +64,29 @@ describe('parlor plan', () => {
     const { json } = planned('demo/1-harbour-post-office.parlor.json');
     const [bookcase] = json.pieces;
     const corners = (bookcase?.parts ?? []).flatMap(({ outline, thicknessUm, pose: { origin, u, v } }) => {
-      const n = [0, 1, 2].map((axis) => (u[(axis + 1) % 3] as number) * (v[(axis + 2) % 3] as number) - (u[(axis + 2) % 3] as number) * (v[(axis + 1) % 3] as number));
-      return outline.flatMap(([x, y]) => [0, thicknessUm].map((height) => [0, 1, 2].map((axis) => (origin[axis] as number) + (x as number) * (u[axis] as number) + (y as number) * (v[axis] as number) + height * (n[axis] as number))));
+      const n = [0, 1, 2].map(
+        (axis) =>
+          (u[(axis + 1) % 3] as number) * (v[(axis + 2) % 3] as number) - (u[(axis + 2) % 3] as number) * (v[(axis + 1) % 3] as number),
+      );
+      return outline.flatMap(([x, y]) =>
+        [0, thicknessUm].map((height) =>
+          [0, 1, 2].map(
+            (axis) =>
+              (origin[axis] as number) +
+              (x as number) * (u[axis] as number) +
+              (y as number) * (v[axis] as number) +
+              height * (n[axis] as number),
+          ),
+        ),
+      );
     });
     const most = [0, 1, 2].map((axis) => Math.max(...corners.map((corner) => corner[axis] as number)));
     const least = [0, 1, 2].map((axis) => Math.min(...corners.map((corner) => corner[axis] as number)));
     // 900 × 1800 × 300 mm at 1:6.
-    expect([least, most]).toEqual([[0, 0, 0], [150_000, 300_000, 50_000]]);
+    expect([least, most]).toEqual([
+      [0, 0, 0],
+      [150_000, 300_000, 50_000],
+    ]);
   });
 
   it('places every part that fits inside its sheet, and never fewer sheets than the bound', () => {
@@ -58,7 +100,8 @@ describe('parlor plan', () => {
         expect(xUm + (rotated ? h : w) <= widthUm && yUm + (rotated ? w : h) <= heightUm).toBe(true);
       }
     }
-    for (const [stock, least] of Object.entries(json.bounds)) expect(json.sheets.filter((sheet) => sheet.stock === stock).length).toBeGreaterThanOrEqual(least);
+    for (const [stock, least] of Object.entries(json.bounds))
+      expect(json.sheets.filter((sheet) => sheet.stock === stock).length).toBeGreaterThanOrEqual(least);
     expect(json.findings.every(({ code, message }) => /^[a-z-]+$/.test(code) && message.endsWith('.'))).toBe(true);
   });
 
@@ -72,7 +115,13 @@ describe('parlor plan', () => {
     expect(stderr).toContain('pieces[1].heigth');
   });
 
-  it.each([[['plan', 'nowhere.json', '--out', 'x']], [['plan']], [[]], [['plan', 'demo/2-potting-shed.parlor.json']], [['plan', 'a', '--colour', 'x']]])('%j exits 2 with a word of help', (words) => {
+  it.each([
+    [['plan', 'nowhere.json', '--out', 'x']],
+    [['plan']],
+    [[]],
+    [['plan', 'demo/2-potting-shed.parlor.json']],
+    [['plan', 'a', '--colour', 'x']],
+  ])('%j exits 2 with a word of help', (words) => {
     const { status, stderr } = parlor(...words);
     expect(status).toBe(2);
     expect(stderr.length).toBeGreaterThan(10);

@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { sheetsSvg } from '@parlor/core/print';
 import { type PdfFonts, writePdf } from '@parlor/core/pdf';
+import { sheetsSvg } from '@parlor/core/print';
 import { derive, layOutSet, readSetFile, type SetDocument, sheetDrawings, templatePages } from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';
 import { derivedJson } from './derivedJson.ts';
@@ -34,7 +34,9 @@ const writeAll = (directory: string, files: Files): void => {
 };
 
 /** What a planned file came to, or the lines that say what is wrong with it. */
-export type Planned = { readonly ok: true; readonly written: readonly string[] } | { readonly ok: false; readonly issues: readonly string[] };
+export type Planned =
+  | { readonly ok: true; readonly written: readonly string[] }
+  | { readonly ok: false; readonly issues: readonly string[] };
 
 /** Plans a `.parlor.json` file into a directory. On a bad file nothing is written, not even the directory. */
 export const plan = async (file: string, directory: string, fonts: PdfFonts): Promise<Planned> => {

@@ -16,7 +16,10 @@ try {
     process.on(signal, () => {
       if (stopping) return;
       stopping = true;
-      running.stop().then(() => process.exit(0), () => process.exit(1));
+      running.stop().then(
+        () => process.exit(0),
+        () => process.exit(1),
+      );
     });
   }
 } catch (problem) {

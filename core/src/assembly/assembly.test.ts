@@ -1,5 +1,5 @@
-import Module, { type ManifoldToplevel } from 'manifold-3d';
 import fc from 'fast-check';
+import Module, { type ManifoldToplevel } from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { seededRandom } from '../kit/index.ts';
 import { scaleFromRatio } from '../measure/index.ts';
@@ -24,7 +24,15 @@ const solidOf = ({ region, thickness, pose }: Part) => {
 };
 
 const part = (outline: Ring, thickness: number, pose: Part['pose'], holes: readonly Ring[] = []): Part => ({
-  id: 'x', role: 'shelf', name: 'x', board: 'white', thickness, region: { outline, holes }, pose, grain: 'any', held: 'glue',
+  id: 'x',
+  role: 'shelf',
+  name: 'x',
+  board: 'white',
+  thickness,
+  region: { outline, holes },
+  pose,
+  grain: 'any',
+  held: 'glue',
 });
 
 const FLAT = { u: [1, 0, 0], v: [0, 1, 0] } as const;
@@ -34,25 +42,47 @@ const LYING = { u: [1, 0, 0], v: [0, 0, -1] } as const;
 describe('the truth test', () => {
   it('a solid kernel agrees: parts share no volume, and together fill what they fill apart', () => {
     let checked = 0;
-    fc.assert(fc.property(pieces(2), (piece) => {
-      const built = buildCasework(piece, scaleFromRatio(6), [boardOf(4_800)]);
-      if (!built.ok || built.value.assembly.parts.length > 60) return;
-      const solids = built.value.assembly.parts.map(solidOf);
-      const apart = built.value.assembly.parts.reduce((sum, { region, thickness }) => sum + (regionArea(region) * thickness) / 1e9, 0);
-      const union = kernel.Manifold.union(solids).volume();
-      expect(Math.abs(union - apart) / apart).toBeLessThan(1e-4);
-      checked += 1;
-    }), { seed: 43, numRuns: 40 });
+    fc.assert(
+      fc.property(pieces(2), (piece) => {
+        const built = buildCasework(piece, scaleFromRatio(6), [boardOf(4_800)]);
+        if (!built.ok || built.value.assembly.parts.length > 60) return;
+        const solids = built.value.assembly.parts.map(solidOf);
+        const apart = built.value.assembly.parts.reduce((sum, { region, thickness }) => sum + (regionArea(region) * thickness) / 1e9, 0);
+        const union = kernel.Manifold.union(solids).volume();
+        expect(Math.abs(union - apart) / apart).toBeLessThan(1e-4);
+        checked += 1;
+      }),
+      { seed: 43, numRuns: 40 },
+    );
     expect(checked).toBeGreaterThan(25);
   });
 
   it('and on random outlines that do run into each other, both find the same pairs', () => {
     const random = seededRandom(5);
     const whole = (most: number) => Math.floor(random() * most);
-    const outlines: Ring[] = [rectRing(0, 0, 40_000, 30_000), [[0, 0], [40_000, 0], [0, 30_000]], [[0, 0], [40_000, 0], [40_000, 10_000], [12_000, 10_000], [12_000, 30_000], [0, 30_000]]];
+    const outlines: Ring[] = [
+      rectRing(0, 0, 40_000, 30_000),
+      [
+        [0, 0],
+        [40_000, 0],
+        [0, 30_000],
+      ],
+      [
+        [0, 0],
+        [40_000, 0],
+        [40_000, 10_000],
+        [12_000, 10_000],
+        [12_000, 30_000],
+        [0, 30_000],
+      ],
+    ];
     let hits = 0;
     for (let round = 0; round < 150; round += 1) {
-      const make = () => part(outlines[whole(3)] as Ring, 3_000 + whole(3) * 1_000, { ...[FLAT, UPRIGHT, LYING][whole(3)] as typeof FLAT, origin: [whole(50) * 1_000, whole(50) * 1_000, whole(50) * 1_000] });
+      const make = () =>
+        part(outlines[whole(3)] as Ring, 3_000 + whole(3) * 1_000, {
+          ...([FLAT, UPRIGHT, LYING][whole(3)] as typeof FLAT),
+          origin: [whole(50) * 1_000, whole(50) * 1_000, whole(50) * 1_000],
+        });
       const pair = [make(), make()] as const;
       const shared = kernel.Manifold.intersection([solidOf(pair[0]), solidOf(pair[1])]).volume();
       const found = findInterference(pair).length === 1;
@@ -69,11 +99,24 @@ describe('the truth test', () => {
     expect(findInterference([floor, wall(4_999)])).toEqual([{ a: 0, b: 1 }]);
     expect(findContacts([floor, wall(5_000)])).toHaveLength(1);
     expect(findContacts([floor, wall(5_001)])).toEqual([]);
-    expect(inspect({ parts: [floor, wall(5_001)], outside: { min: [0, 0, 0], max: [50_000, 45_001, 50_000] }, clear: { min: [0, 0, 0], max: [0, 0, 0] } })).toMatchObject({ loose: [0, 1], closes: true });
+    expect(
+      inspect({
+        parts: [floor, wall(5_001)],
+        outside: { min: [0, 0, 0], max: [50_000, 45_001, 50_000] },
+        clear: { min: [0, 0, 0], max: [0, 0, 0] },
+      }),
+    ).toMatchObject({ loose: [0, 1], closes: true });
   });
 
   it('leaves matter out of holes: a peg through a ring touches it all round and shares no volume', () => {
-    const ring = part(rectRing(0, 0, 30_000, 30_000), 4_000, { ...FLAT, origin: [0, 0, 0] }, [[[10_000, 10_000], [10_000, 20_000], [20_000, 20_000], [20_000, 10_000]]]);
+    const ring = part(rectRing(0, 0, 30_000, 30_000), 4_000, { ...FLAT, origin: [0, 0, 0] }, [
+      [
+        [10_000, 10_000],
+        [10_000, 20_000],
+        [20_000, 20_000],
+        [20_000, 10_000],
+      ],
+    ]);
     const peg = part(rectRing(0, 0, 10_000, 10_000), 20_000, { ...FLAT, origin: [10_000, 10_000, -8_000] });
     expect(findInterference([ring, peg])).toEqual([]);
     const contacts = findContacts([ring, peg]);
@@ -98,23 +141,28 @@ describe('the truth test', () => {
   });
 
   it('contacts lie on both parts they join', () => {
-    fc.assert(fc.property(pieces(2), (piece) => {
-      const built = buildCasework(piece, scaleFromRatio(6), [boardOf(5_000)]);
-      if (!built.ok) return;
-      const { parts } = built.value.assembly;
-      const corners = parts.map(({ region, thickness, pose }) => region.outline.flatMap((point) => [toSpace(pose, point), toSpace(pose, point, thickness)]));
-      for (const { a, b, outline, area } of findContacts(parts)) {
-        expect(area).toBeGreaterThan(0);
-        for (const index of [a, b]) {
-          for (const point of outline) {
-            for (const axis of [0, 1, 2] as const) {
-              const values = (corners[index] ?? []).map((corner) => corner[axis]);
-              expect(point[axis]).toBeGreaterThanOrEqual(Math.min(...values));
-              expect(point[axis]).toBeLessThanOrEqual(Math.max(...values));
+    fc.assert(
+      fc.property(pieces(2), (piece) => {
+        const built = buildCasework(piece, scaleFromRatio(6), [boardOf(5_000)]);
+        if (!built.ok) return;
+        const { parts } = built.value.assembly;
+        const corners = parts.map(({ region, thickness, pose }) =>
+          region.outline.flatMap((point) => [toSpace(pose, point), toSpace(pose, point, thickness)]),
+        );
+        for (const { a, b, outline, area } of findContacts(parts)) {
+          expect(area).toBeGreaterThan(0);
+          for (const index of [a, b]) {
+            for (const point of outline) {
+              for (const axis of [0, 1, 2] as const) {
+                const values = (corners[index] ?? []).map((corner) => corner[axis]);
+                expect(point[axis]).toBeGreaterThanOrEqual(Math.min(...values));
+                expect(point[axis]).toBeLessThanOrEqual(Math.max(...values));
+              }
             }
           }
         }
-      }
-    }), { seed: 44, numRuns: 60 });
+      }),
+      { seed: 44, numRuns: 60 },
+    );
   });
 });

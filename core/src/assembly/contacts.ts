@@ -1,6 +1,18 @@
 // µm, doll size. Faces that lie in one plane, look at each other and overlap, touch.
 import {
-  add, cross, dot, intersection, normalOf, type Point, type Pose, type Region, type Ring, ringArea, scaled, toSpace, type Vec3,
+  add,
+  cross,
+  dot,
+  intersection,
+  normalOf,
+  type Point,
+  type Pose,
+  type Region,
+  type Ring,
+  ringArea,
+  scaled,
+  toSpace,
+  type Vec3,
 } from '../shape/index.ts';
 import type { Part } from './part.ts';
 
@@ -37,22 +49,28 @@ const basisOf = (normal: Vec3, offset: number): Pose => {
   return { origin: scaled(normal, offset), u, v: cross(normal, u) };
 };
 
-const flatten = (basis: Pose, points: readonly Vec3[]): Ring => points.map((point): Point => {
-  const from = add(point, scaled(basis.origin, -1));
-  return [Math.round(dot(from, basis.u)), Math.round(dot(from, basis.v))];
-});
+const flatten = (basis: Pose, points: readonly Vec3[]): Ring =>
+  points.map((point): Point => {
+    const from = add(point, scaled(basis.origin, -1));
+    return [Math.round(dot(from, basis.u)), Math.round(dot(from, basis.v))];
+  });
 
 type RawFace = { readonly name: FaceName; readonly normal: Vec3; readonly rings: readonly (readonly Vec3[])[] };
 
-const edgeFaces = (part: Part, ring: Ring): readonly RawFace[] => ring.map((from, index): RawFace => {
-  const to = ring[(index + 1) % ring.length] as Point;
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
-  const [outX, outY] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
-  const normal = add(scaled(part.pose.u, outX), scaled(part.pose.v, outY));
-  const { thickness, pose } = part;
-  return { name: 'edge', normal, rings: [[toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)]] };
-});
+const edgeFaces = (part: Part, ring: Ring): readonly RawFace[] =>
+  ring.map((from, index): RawFace => {
+    const to = ring[(index + 1) % ring.length] as Point;
+    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+    // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
+    const [outX, outY] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
+    const normal = add(scaled(part.pose.u, outX), scaled(part.pose.v, outY));
+    const { thickness, pose } = part;
+    return {
+      name: 'edge',
+      normal,
+      rings: [[toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)]],
+    };
+  });
 
 const facesOf = (part: Part): readonly RawFace[] => {
   const { pose, thickness, region } = part;
@@ -85,14 +103,23 @@ const planesOf = (parts: readonly Part[]): Iterable<Plane> => {
 const contactsIn = (plane: Plane): readonly Contact[] => {
   const towards = plane.faces.filter((face) => face.looks === 1);
   const away = plane.faces.filter((face) => face.looks === -1);
-  return towards.flatMap((one) => away.flatMap((other) => one.part === other.part ? [] :
-    intersection(one.region, other.region).map((ring): Contact => {
-      const [first, second] = one.part < other.part ? [one, other] : [other, one];
-      return {
-        a: first.part, b: second.part, faceA: first.name, faceB: second.name,
-        outline: ring.map((point) => toSpace(plane.basis, point).map(Math.round) as unknown as Vec3), area: ringArea(ring),
-      };
-    })));
+  return towards.flatMap((one) =>
+    away.flatMap((other) =>
+      one.part === other.part
+        ? []
+        : intersection(one.region, other.region).map((ring): Contact => {
+            const [first, second] = one.part < other.part ? [one, other] : [other, one];
+            return {
+              a: first.part,
+              b: second.part,
+              faceA: first.name,
+              faceB: second.name,
+              outline: ring.map((point) => toSpace(plane.basis, point).map(Math.round) as unknown as Vec3),
+              area: ringArea(ring),
+            };
+          }),
+    ),
+  );
 };
 
 /** Where parts touch.

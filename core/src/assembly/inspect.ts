@@ -25,7 +25,9 @@ const around = (boxes: readonly Box[]): Box => ({
 const stands = (part: Part): boolean => part.role === 'side' || part.role === 'top' || part.role === 'bottom' || part.role === 'back';
 
 const intrudes = (box: Box, clear: Box): boolean =>
-  [0, 1, 2].every((axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number));
+  [0, 1, 2].every(
+    (axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number),
+  );
 
 /** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts. */
 export const inspect = (assembly: Assembly): Inspection => {

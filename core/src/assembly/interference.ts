@@ -8,10 +8,11 @@ export type Interference = { readonly a: number; readonly b: number };
 type Span = readonly [from: number, to: number];
 type Axis = 0 | 1 | 2;
 
-const overlaps = (a: Box, b: Box): boolean => [0, 1, 2].every((axis) => {
-  const index = axis as Axis;
-  return a.min[index] < b.max[index] && b.min[index] < a.max[index];
-});
+const overlaps = (a: Box, b: Box): boolean =>
+  [0, 1, 2].every((axis) => {
+    const index = axis as Axis;
+    return a.min[index] < b.max[index] && b.min[index] < a.max[index];
+  });
 
 /** The region in space axes: x and y become the two axes that the part's plane spans, in ascending order. */
 const inSpaceAxes = (part: Part): { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] } => {

@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { normalOf, type Pose, type Region, type Vec3, toSpace } from '../shape/index.ts';
+import { normalOf, type Pose, type Region, toSpace, type Vec3 } from '../shape/index.ts';
 
 /** What a part is in its piece; words for people come from it and `where`. */
 export type Role = 'side' | 'top' | 'bottom' | 'back' | 'divider' | 'shelf' | 'door' | 'plinth';
@@ -34,7 +34,10 @@ export type Assembly = {
 
 /** The box round a part. */
 export const boxOf = (part: Part): Box => {
-  const [min, max]: [number[], number[]] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]];
+  const [min, max]: [number[], number[]] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ];
   for (const point of part.region.outline) {
     for (const height of [0, part.thickness]) {
       toSpace(part.pose, point, height).forEach((value, axis) => {

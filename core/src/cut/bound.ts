@@ -8,28 +8,42 @@ export type BoundItem = { readonly width: number; readonly height: number; reado
 type Feasible = (length: number) => number;
 
 /** u(k): lengths that are a whole multiple of C/(k+1) keep their share, others round down to k-ths. */
-const stepped = (capacity: number, k: number): Feasible => (length) => {
-  const scaled = (length * (k + 1)) / capacity;
-  return Number.isInteger(scaled) ? length / capacity : Math.floor(scaled) / k;
-};
+const stepped =
+  (capacity: number, k: number): Feasible =>
+  (length) => {
+    const scaled = (length * (k + 1)) / capacity;
+    return Number.isInteger(scaled) ? length / capacity : Math.floor(scaled) / k;
+  };
 
 /** U(ε): what is larger than C − ε counts whole, what is smaller than ε not at all. */
-const threshold = (capacity: number, least: number): Feasible => (length) => {
-  if (length > capacity - least) return 1;
-  return length >= least ? length / capacity : 0;
-};
+const threshold =
+  (capacity: number, least: number): Feasible =>
+  (length) => {
+    if (length > capacity - least) return 1;
+    return length >= least ? length / capacity : 0;
+  };
 
 const families = (capacity: number, lengths: readonly number[]): readonly Feasible[] => {
   const halves = [...new Set(lengths.filter((length) => length <= capacity / 2))].sort((a, b) => b - a).slice(0, 24);
-  return [(length) => length / capacity, ...[1, 2, 3, 4, 5].map((k) => stepped(capacity, k)), ...halves.map((least) => threshold(capacity, least))];
+  return [
+    (length) => length / capacity,
+    ...[1, 2, 3, 4, 5].map((k) => stepped(capacity, k)),
+    ...halves.map((least) => threshold(capacity, least)),
+  ];
 };
 
 /** The least number of sheets that could hold the items: no layout uses fewer.
  *  Units: µm; knife gaps are to be added to items and sheet alike beforehand. An item that may turn counts the cheaper way. */
 export const leastSheets = (items: readonly BoundItem[], sheet: { readonly width: number; readonly height: number }): number => {
   const lengths = (pick: (item: BoundItem) => number) => items.flatMap((item) => (item.turns ? [item.width, item.height] : [pick(item)]));
-  const across = families(sheet.width, lengths((item) => item.width));
-  const along = families(sheet.height, lengths((item) => item.height));
+  const across = families(
+    sheet.width,
+    lengths((item) => item.width),
+  );
+  const along = families(
+    sheet.height,
+    lengths((item) => item.height),
+  );
   let best = 0;
   for (const f of across) {
     for (const g of along) {

@@ -19,11 +19,15 @@ export const sheetFaults = (width: number, height: number, parts: readonly Lying
  *  sides of it can be cut apart in the same way. */
 export const canBeCutStraight = (parts: readonly Lying[]): boolean => {
   if (parts.length <= 1) return true;
-  for (const [from, to] of [['left', 'right'], ['low', 'high']] as const) {
+  for (const [from, to] of [
+    ['left', 'right'],
+    ['low', 'high'],
+  ] as const) {
     for (const line of new Set(parts.map((part) => part[to]))) {
       const below = parts.filter((part) => part[to] <= line);
       const above = parts.filter((part) => part[from] >= line);
-      if (below.length + above.length === parts.length && below.length > 0 && above.length > 0) return canBeCutStraight(below) && canBeCutStraight(above);
+      if (below.length + above.length === parts.length && below.length > 0 && above.length > 0)
+        return canBeCutStraight(below) && canBeCutStraight(above);
     }
   }
   return false;

@@ -57,8 +57,15 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const region = regions[members[0] as number] as Region;
     const { x1, y1 } = bounds(region.outline);
     return {
-      tag: `${mark}${letters(index)}`, name: named(members.map((member) => (parts[member] as Part).name)),
-      board: first.board, thickness: first.thickness, width: x1, height: y1, region, grained: isGrained(first.board), parts: members,
+      tag: `${mark}${letters(index)}`,
+      name: named(members.map((member) => (parts[member] as Part).name)),
+      board: first.board,
+      thickness: first.thickness,
+      width: x1,
+      height: y1,
+      region,
+      grained: isGrained(first.board),
+      parts: members,
     };
   });
 };

@@ -8,7 +8,11 @@ export type PackItem = { readonly key: number; readonly width: number; readonly 
 export type Packed = { readonly key: number; readonly x: number; readonly y: number; readonly rotated: boolean };
 
 /** A filled sheet: its kind by index, what lies on it, and its largest free rectangle. */
-export type PackedSheet = { readonly kind: number; readonly items: readonly Packed[]; readonly largestFree: { readonly width: number; readonly height: number } };
+export type PackedSheet = {
+  readonly kind: number;
+  readonly items: readonly Packed[];
+  readonly largestFree: { readonly width: number; readonly height: number };
+};
 
 type Free = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 type Bin = { readonly kind: number; readonly items: Packed[]; free: Free[] };
@@ -43,7 +47,8 @@ export type Recipe = { readonly order: keyof typeof ORDERS; readonly score: keyo
 const keysOf = <T extends object>(table: T) => Object.keys(table) as (keyof T)[];
 
 export const RECIPES: readonly Recipe[] = keysOf(ORDERS).flatMap((order) =>
-  keysOf(SCORES).flatMap((score) => keysOf(SPLITS).map((split) => ({ order, score, split }))));
+  keysOf(SCORES).flatMap((score) => keysOf(SPLITS).map((split) => ({ order, score, split }))),
+);
 
 const bestIn = (bin: Bin, item: PackItem, recipe: Recipe, best: Fit | undefined): Fit | undefined => {
   let found = best;

@@ -4,7 +4,12 @@ import { type PackedSheet, type PackItem, pack, RECIPES } from './guillotine.ts'
 
 /** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
  *  turned a quarter. */
-export type CutItem = { readonly id: string; readonly width: number; readonly height: number; readonly lies: 'either' | 'drawn' | 'turned' };
+export type CutItem = {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly lies: 'either' | 'drawn' | 'turned';
+};
 
 /** A kind of sheet the board comes in. */
 export type SheetKind = { readonly name: string; readonly width: number; readonly height: number };
@@ -26,8 +31,10 @@ export type Layout = { readonly sheets: readonly Sheet[]; readonly least: number
 
 const fitsOn = (item: CutItem, kind: SheetKind, { trim }: CutRules): boolean => {
   const [width, height] = [kind.width - 2 * trim, kind.height - 2 * trim];
-  return (item.lies !== 'turned' && item.width <= width && item.height <= height)
-    || (item.lies !== 'drawn' && item.height <= width && item.width <= height);
+  return (
+    (item.lies !== 'turned' && item.width <= width && item.height <= height) ||
+    (item.lies !== 'drawn' && item.height <= width && item.width <= height)
+  );
 };
 
 /** As the packer sees it: grown by the knife gap, and lying as it must. */
@@ -100,13 +107,15 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const inflated = placeable.map((item, key) => toPack(item, key, rules.gap));
   const least = bound(inflated, usable, rules);
   const best = bestPacking(inflated, usable, rules, least) as Try;
-  const sheets = best.sheets.map(({ kind, items: packed, largestFree }): Sheet => ({
-    kind: best.kinds[kind] as SheetKind,
-    placements: packed.map(({ key, x, y, rotated }) => {
-      const { id, lies } = placeable[key] as CutItem;
-      return { id, x: x + rules.trim, y: y + rules.trim, rotated: rotated || lies === 'turned' };
+  const sheets = best.sheets.map(
+    ({ kind, items: packed, largestFree }): Sheet => ({
+      kind: best.kinds[kind] as SheetKind,
+      placements: packed.map(({ key, x, y, rotated }) => {
+        const { id, lies } = placeable[key] as CutItem;
+        return { id, x: x + rules.trim, y: y + rules.trim, rotated: rotated || lies === 'turned' };
+      }),
+      offcut: { width: Math.max(0, largestFree.width - rules.gap), height: Math.max(0, largestFree.height - rules.gap) },
     }),
-    offcut: { width: Math.max(0, largestFree.width - rules.gap), height: Math.max(0, largestFree.height - rules.gap) },
-  }));
+  );
   return { sheets, least, tooLarge };
 };

@@ -3,8 +3,14 @@ import type { Point, Region, Ring } from '../shape/index.ts';
 
 /** The turns and flips under which two outlines count as one: all eight when the board has no grain, four when it has. */
 const TURNS: readonly (readonly [number, number, number, number])[] = [
-  [1, 0, 0, 1], [-1, 0, 0, -1], [-1, 0, 0, 1], [1, 0, 0, -1],
-  [0, 1, 1, 0], [0, -1, -1, 0], [0, -1, 1, 0], [0, 1, -1, 0],
+  [1, 0, 0, 1],
+  [-1, 0, 0, -1],
+  [-1, 0, 0, 1],
+  [1, 0, 0, -1],
+  [0, 1, 1, 0],
+  [0, -1, -1, 0],
+  [0, -1, 1, 0],
+  [0, 1, -1, 0],
 ];
 
 /** The ring from its least point on, counter to nothing: whichever direction gives the lesser text. */

@@ -3,7 +3,14 @@ import { dollUm, realUm, timesSmaller, UM } from '../measure/index.ts';
 import { bounds } from '../shape/index.ts';
 import { BODY, type Doll, figureOutline, nearestRatio, scaleOf } from './index.ts';
 
-const doll = (over: Partial<Doll> = {}): Doll => ({ name: 'Pim', height: dollUm(29 * UM.cm), standsFor: 'woman', stature: realUm(162 * UM.cm), scale: { by: 'stature' }, ...over });
+const doll = (over: Partial<Doll> = {}): Doll => ({
+  name: 'Pim',
+  height: dollUm(29 * UM.cm),
+  standsFor: 'woman',
+  stature: realUm(162 * UM.cm),
+  scale: { by: 'stature' },
+  ...over,
+});
 
 describe('the doll', () => {
   it('gives a scale from her height and the stature of whom she stands for', () => {
@@ -15,7 +22,11 @@ describe('the doll', () => {
   });
 
   // Usual scales, common practice: 46 cm dolls as children 1:3, 29 cm as adults 1:6.
-  it.each([[46, 138, 3], [29, 176, 6], [14, 165, 12]])('a %i cm doll for a person of %i cm is nearest to 1:%i', (height, stature, ratio) => {
+  it.each([
+    [46, 138, 3],
+    [29, 176, 6],
+    [14, 165, 12],
+  ])('a %i cm doll for a person of %i cm is nearest to 1:%i', (height, stature, ratio) => {
     expect(nearestRatio(doll({ height: dollUm(height * UM.cm), stature: realUm(stature * UM.cm) }))).toBe(ratio);
   });
 

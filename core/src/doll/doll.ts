@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import {
-  type DollUm, dollField, dollUm, type RealUm, realField, realUm, type Scale, scaleFromRatio, UM, USUAL_RATIOS,
+  type DollUm,
+  dollField,
+  dollUm,
+  type RealUm,
+  realField,
+  realUm,
+  type Scale,
+  scaleFromRatio,
+  UM,
+  USUAL_RATIOS,
 } from '../measure/index.ts';
 
 /** Who lives in a set: the doll's own height, whom she stands for, and which of the two ways the scale is taken. */
@@ -31,10 +40,12 @@ export const dollSchema: z.ZodType<Doll> = z.strictObject({
   height: dollField({ min: 20 * UM.mm, max: 1.2 * UM.m }).default(dollUm(29 * UM.cm)),
   standsFor: z.string().max(80).default('woman'),
   stature: realField({ min: 300 * UM.mm, max: 2.5 * UM.m }).default(realUm(162 * UM.cm)),
-  scale: z.discriminatedUnion('by', [
-    z.strictObject({ by: z.literal('stature') }),
-    z.strictObject({ by: z.literal('ratio'), ratio: z.number().min(1).max(200) }),
-  ]).default({ by: 'ratio', ratio: 6 }),
+  scale: z
+    .discriminatedUnion('by', [
+      z.strictObject({ by: z.literal('stature') }),
+      z.strictObject({ by: z.literal('ratio'), ratio: z.number().min(1).max(200) }),
+    ])
+    .default({ by: 'ratio', ratio: 6 }),
 });
 
 /** The set's scale: the doll's height to the stature of whom she stands for, or the usual ratio that was chosen. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatLength, parseLength, ruleStep, showLength, type Units, UM } from './index.ts';
+import { formatLength, parseLength, ruleStep, showLength, UM, type Units } from './index.ts';
 
 const unitsGiven = fc.record({ unit: fc.constantFrom('in', 'mm', 'cm'), fine: fc.boolean() }) as fc.Arbitrary<Units>;
 
@@ -25,20 +25,26 @@ describe('lengths on the maker’s rule', () => {
   });
 
   it('round trip: what is formatted reads back to within half a step, and by exactly the error it states', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 20_000_000 }), unitsGiven, (lengthUm, units) => {
-      const { text, errorUm } = formatLength(lengthUm, units);
-      const back = parseLength(text, undefined);
-      expect(back.ok).toBe(true);
-      if (!back.ok) return;
-      expect(Math.abs(back.value - lengthUm)).toBeLessThanOrEqual(ruleStep(units) / 2 + 1);
-      expect(Math.abs(back.value - lengthUm - errorUm)).toBeLessThanOrEqual(1);
-    }), { seed: 20261, numRuns: 2000 });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20_000_000 }), unitsGiven, (lengthUm, units) => {
+        const { text, errorUm } = formatLength(lengthUm, units);
+        const back = parseLength(text, undefined);
+        expect(back.ok).toBe(true);
+        if (!back.ok) return;
+        expect(Math.abs(back.value - lengthUm)).toBeLessThanOrEqual(ruleStep(units) / 2 + 1);
+        expect(Math.abs(back.value - lengthUm - errorUm)).toBeLessThanOrEqual(1);
+      }),
+      { seed: 20261, numRuns: 2000 },
+    );
   });
 
   it('round trip: any whole inches, feet and fraction of any denominator', () => {
-    fc.assert(fc.property(fc.nat(12), fc.nat(11), fc.integer({ min: 1, max: 128 }), fc.nat(127), (feet, inches, bottom, top) => {
-      const parsed = parseLength(`${feet}' ${inches} ${top % bottom}/${bottom}"`, undefined);
-      expect(parsed).toEqual({ ok: true, value: Math.round(feet * UM.ft + (inches + (top % bottom) / bottom) * UM.in) });
-    }), { seed: 20262, numRuns: 1000 });
+    fc.assert(
+      fc.property(fc.nat(12), fc.nat(11), fc.integer({ min: 1, max: 128 }), fc.nat(127), (feet, inches, bottom, top) => {
+        const parsed = parseLength(`${feet}' ${inches} ${top % bottom}/${bottom}"`, undefined);
+        expect(parsed).toEqual({ ok: true, value: Math.round(feet * UM.ft + (inches + (top % bottom) / bottom) * UM.in) });
+      }),
+      { seed: 20262, numRuns: 1000 },
+    );
   });
 });

@@ -1,5 +1,12 @@
 export {
-  bareUnit, type Formatted, formatLength, formatNumber, ROUNDING_TOLERANCE_UM, ruleStep, showLength, type Units,
+  bareUnit,
+  type Formatted,
+  formatLength,
+  formatNumber,
+  ROUNDING_TOLERANCE_UM,
+  ruleStep,
+  showLength,
+  type Units,
 } from './formatLength.ts';
 export { type DollUm, dollUm, type RealUm, realUm, UM, type Um, type UnitName } from './length.ts';
 export { dollField, realField } from './lengthField.ts';

@@ -15,7 +15,8 @@ const readLength = (value: number | string, bounds: Bounds, context: z.Refinemen
   const parsed = typeof value === 'string' ? parseLength(value, undefined) : undefined;
   if (parsed && !parsed.ok) return fail(explainLength(parsed.error));
   const micrometres = parsed?.ok ? parsed.value : Number(value);
-  if (!Number.isSafeInteger(micrometres)) return fail('A bare number is whole micrometres; else write a size with its unit, such as "35 cm".');
+  if (!Number.isSafeInteger(micrometres))
+    return fail('A bare number is whole micrometres; else write a size with its unit, such as "35 cm".');
   if (micrometres < bounds.min) return fail(`${inMm(micrometres)} is less than the least allowed here, ${inMm(bounds.min)}.`);
   if (micrometres > bounds.max) return fail(`${inMm(micrometres)} is more than the most allowed here, ${inMm(bounds.max)}.`);
   return micrometres;

@@ -5,8 +5,16 @@ import { isVulgar, type Token, tokenize } from './tokens.ts';
 /** Why a typed length could not be read, and where: `at` counts characters from 0, `text` is the part in question. */
 export type LengthError = {
   readonly code:
-    | 'empty' | 'unknown-text' | 'number-missing' | 'unit-missing' | 'unit-order' | 'divided-by-zero'
-    | 'broken-fraction' | 'negative' | 'too-long' | 'ambiguous-comma';
+    | 'empty'
+    | 'unknown-text'
+    | 'number-missing'
+    | 'unit-missing'
+    | 'unit-order'
+    | 'divided-by-zero'
+    | 'broken-fraction'
+    | 'negative'
+    | 'too-long'
+    | 'ambiguous-comma';
   readonly at: number;
   readonly text: string;
 };
@@ -17,11 +25,9 @@ const LONGEST_UM = 1_000 * UM.m;
 type Term = { readonly value: number; readonly unit: UnitName | undefined; readonly at: number; readonly text: string };
 type Cursor = { readonly tokens: readonly Token[]; at: number };
 
-const fail = (code: LengthError['code'], token: { at: number; text: string }) =>
-  err<LengthError>({ code, at: token.at, text: token.text });
+const fail = (code: LengthError['code'], token: { at: number; text: string }) => err<LengthError>({ code, at: token.at, text: token.text });
 
-const isWhole = (token: Token | undefined): token is Token & { kind: 'number' } =>
-  token?.kind === 'number' && /^\d+$/.test(token.text);
+const isWhole = (token: Token | undefined): token is Token & { kind: 'number' } => token?.kind === 'number' && /^\d+$/.test(token.text);
 
 /** Reads `n`, `n/d`, `n n/d`, `n-n/d` or `n¾` and moves the cursor past it. */
 const readQuantity = (cursor: Cursor): Result<number, LengthError> => {
@@ -106,7 +112,8 @@ const WORDS: Readonly<Record<LengthError['code'], (text: string) => string>> = {
   'broken-fraction': () => 'A fraction needs whole numbers above and below its stroke, such as 3/16',
   negative: () => 'A size cannot be negative',
   'too-long': () => 'That is longer than a kilometre',
-  'ambiguous-comma': (text) => `“${text}” could mean ${text.replace(',', '.')} or ${text.replaceAll(',', '')}: leave the comma out, or use a point`,
+  'ambiguous-comma': (text) =>
+    `“${text}” could mean ${text.replace(',', '.')} or ${text.replaceAll(',', '')}: leave the comma out, or use a point`,
 };
 
 /** A length error in a person's words, with the character it starts at (counted from 1). */

@@ -13,10 +13,13 @@ describe('scale', () => {
   });
 
   it('comes back to within the rounding of one micrometre at doll size', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 10_000_000 }), fc.integer({ min: 1, max: 48 }), (real, ratio) => {
-      const scale = scaleFromRatio(ratio);
-      expect(Math.abs(toReal(toDoll(realUm(real), scale), scale) - real)).toBeLessThanOrEqual(ratio / 2 + 1);
-    }), { seed: 7 });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 10_000_000 }), fc.integer({ min: 1, max: 48 }), (real, ratio) => {
+        const scale = scaleFromRatio(ratio);
+        expect(Math.abs(toReal(toDoll(realUm(real), scale), scale) - real)).toBeLessThanOrEqual(ratio / 2 + 1);
+      }),
+      { seed: 7 },
+    );
   });
 
   it('keeps the two worlds apart: neither is assignable to the other', () => {

@@ -5,14 +5,24 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { PdfFonts } from './index.ts';
 
 export type Drawn = { readonly points: readonly (readonly [number, number])[]; readonly closed: boolean; readonly weight: number };
-export type ReadPage = { readonly width: number; readonly height: number; readonly paths: readonly Drawn[]; readonly texts: readonly string[] };
+export type ReadPage = {
+  readonly width: number;
+  readonly height: number;
+  readonly paths: readonly Drawn[];
+  readonly texts: readonly string[];
+};
 
 const MM = 25.4 / 72;
 
 type Matrix = readonly [number, number, number, number, number, number];
 
 const times = (m: Matrix, n: Matrix): Matrix => [
-  m[0] * n[0] + m[2] * n[1], m[1] * n[0] + m[3] * n[1], m[0] * n[2] + m[2] * n[3], m[1] * n[2] + m[3] * n[3], m[0] * n[4] + m[2] * n[5] + m[4], m[1] * n[4] + m[3] * n[5] + m[5],
+  m[0] * n[0] + m[2] * n[1],
+  m[1] * n[0] + m[3] * n[1],
+  m[0] * n[2] + m[2] * n[3],
+  m[1] * n[2] + m[3] * n[3],
+  m[0] * n[4] + m[2] * n[5] + m[4],
+  m[1] * n[4] + m[3] * n[5] + m[5],
 ];
 
 /** A path as the library gives it: 0 x y moves, 1 x y draws, 4 closes. */
@@ -56,7 +66,12 @@ export const readPdf = async (bytes: Uint8Array): Promise<readonly ReadPage[]> =
     });
     const { items } = await page.getTextContent();
     const [, , width, height] = page.view as [number, number, number, number];
-    pages.push({ width: width * MM, height: height * MM, paths, texts: items.flatMap((item) => ('str' in item && item.str.trim() ? [item.str] : [])) });
+    pages.push({
+      width: width * MM,
+      height: height * MM,
+      paths,
+      texts: items.flatMap((item) => ('str' in item && item.str.trim() ? [item.str] : [])),
+    });
   }
   return pages;
 };
@@ -65,6 +80,8 @@ const find = createRequire(import.meta.url);
 
 /** The fonts that the application ships with. */
 export const shippedFonts = (): PdfFonts => ({
-  text: new Uint8Array(readFileSync(find.resolve('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'))),
+  text: new Uint8Array(
+    readFileSync(find.resolve('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf')),
+  ),
   fallback: new Uint8Array(readFileSync(find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'))),
 });

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest';
+import { impose } from '../print/index.ts';
 import { derive, readSet, type SetDocument, templatePages } from '../set/index.ts';
 import { bounds, type Point, rectRing } from '../shape/index.ts';
-import { impose } from '../print/index.ts';
 import { writePdf } from './index.ts';
-import { type Drawn, readPdf, type ReadPage, shippedFonts } from './readPdf.testing.ts';
+import { type Drawn, type ReadPage, readPdf, shippedFonts } from './readPdf.testing.ts';
 
 const read = (file: Record<string, unknown>): SetDocument => {
   const result = readSet({ format: 'bashful-parlor-set', version: 1, ...file });
@@ -23,7 +23,16 @@ const closedCuts = (page: ReadPage): readonly Drawn[] => page.paths.filter(({ cl
 const document = read({
   name: 'Hafenpost · Почта · 郵便',
   pieces: [
-    { name: 'rack', width: '720 mm', height: '900 mm', depth: '300 mm', front: { kind: 'columns', slots: [{ cell: { kind: 'shelves', count: 3 } }, { cell: { kind: 'door', behind: { kind: 'shelves', count: 1 } } }] } },
+    {
+      name: 'rack',
+      width: '720 mm',
+      height: '900 mm',
+      depth: '300 mm',
+      front: {
+        kind: 'columns',
+        slots: [{ cell: { kind: 'shelves', count: 3 } }, { cell: { kind: 'door', behind: { kind: 'shelves', count: 1 } } }],
+      },
+    },
     { name: 'wall unit', width: '2400 mm', height: '2100 mm', depth: '300 mm', front: { kind: 'open' } },
   ],
 });
@@ -87,18 +96,33 @@ describe('pages read back by another library', () => {
   });
 
   it('are equal bytes for equal input, however often', async () => {
-    const again = await writePdf(templatePages(read(JSON.parse(JSON.stringify(document))), derive(document), { pieces: null }), shippedFonts(), 'templates');
+    const again = await writePdf(
+      templatePages(read(JSON.parse(JSON.stringify(document))), derive(document), { pieces: null }),
+      shippedFonts(),
+      'templates',
+    );
     expect(Buffer.compare(again, bytes)).toBe(0);
   });
 });
 
 /** The tiles of a part, by their name on the page. */
 const tilesOf = (tag: string): ReadonlyMap<string, ReadPage> =>
-  new Map(seen.flatMap((page) => page.texts.flatMap((text) => (text.startsWith(`${tag} · `) && /· [a-z]+\d+$/.test(text) ? [[text.split(' · ')[1] as string, page] as const] : []))));
+  new Map(
+    seen.flatMap((page) =>
+      page.texts.flatMap((text) =>
+        text.startsWith(`${tag} · `) && /· [a-z]+\d+$/.test(text) ? [[text.split(' · ')[1] as string, page] as const] : [],
+      ),
+    ),
+  );
 
 /** The middles of a page's match marks. */
-const marks = (page: ReadPage): readonly Point[] => page.paths.filter(({ closed, weight, points }) => closed && points.length === 4 && near(weight, JOIN, 0.01) && near(sides({ points, closed, weight })[0], 5, 0.01))
-  .map(({ points }) => [points.reduce((sum, [x]) => sum + x, 0) / 4, points.reduce((sum, [, y]) => sum + y, 0) / 4]);
+const marks = (page: ReadPage): readonly Point[] =>
+  page.paths
+    .filter(
+      ({ closed, weight, points }) =>
+        closed && points.length === 4 && near(weight, JOIN, 0.01) && near(sides({ points, closed, weight })[0], 5, 0.01),
+    )
+    .map(({ points }) => [points.reduce((sum, [x]) => sum + x, 0) / 4, points.reduce((sum, [, y]) => sum + y, 0) / 4]);
 
 describe('tiles', () => {
   it('re-joined by their match marks give back the part within 0.02 mm', () => {
@@ -117,7 +141,10 @@ describe('tiles', () => {
       for (const other of next(name)) {
         const beside = other[0] !== name[0];
         const [mine, theirs] = [marks(tiles.get(name) as ReadPage), marks(tiles.get(other) as ReadPage)];
-        const far = (list: readonly Point[], most: boolean): Point => [...list].sort((a, b) => (beside ? (a[0] - b[0]) * 1e6 + a[1] - b[1] : (a[1] - b[1]) * 1e6 + a[0] - b[0]) * (most ? -1 : 1))[0] as Point;
+        const far = (list: readonly Point[], most: boolean): Point =>
+          [...list].sort(
+            (a, b) => (beside ? (a[0] - b[0]) * 1e6 + a[1] - b[1] : (a[1] - b[1]) * 1e6 + a[0] - b[0]) * (most ? -1 : 1),
+          )[0] as Point;
         const edge = far(mine, true);
         const same = theirs.filter(([x, y]) => (beside ? near(y, edge[1], 0.02) : near(x, edge[0], 0.02)));
         const touch = far(same, false);
@@ -128,24 +155,40 @@ describe('tiles', () => {
       }
     }
     expect(placed.size).toBe(tiles.size);
-    const long = [...placed].flatMap(([name, [dx, dy]]) => (tiles.get(name) as ReadPage).paths
-      .filter((path) => near(path.weight, CUT, 0.01) && Math.max(...sides(path)) > 8)
-      .flatMap(({ points }) => points.map(([x, y]): Point => [x + dx, y + dy])));
+    const long = [...placed].flatMap(([name, [dx, dy]]) =>
+      (tiles.get(name) as ReadPage).paths
+        .filter((path) => near(path.weight, CUT, 0.01) && Math.max(...sides(path)) > 8)
+        .flatMap(({ points }) => points.map(([x, y]): Point => [x + dx, y + dy])),
+    );
     const whole = bounds(long);
     const { x1, y1 } = bounds(part?.region.outline ?? []);
     const found = [whole.x1 - whole.x0, whole.y1 - whole.y0].sort((a, b) => a - b);
     const wanted = [x1 / 1000, y1 / 1000].sort((a, b) => a - b);
-    expect(near(found[0] as number, wanted[0] as number, 0.02) && near(found[1] as number, wanted[1] as number, 0.02), `${found} for ${wanted}`).toBe(true);
+    expect(
+      near(found[0] as number, wanted[0] as number, 0.02) && near(found[1] as number, wanted[1] as number, 0.02),
+      `${found} for ${wanted}`,
+    ).toBe(true);
   });
 });
 
 describe('making up pages', () => {
   it('gives each tile no more than its page’s field, whatever the size, and keeps rows straight', () => {
     for (const size of [150_000, 181_000, 181_001, 400_000, 1_200_000]) {
-      const template = { tag: '1A', name: 'wall', piece: 'x', sizes: '', quantity: 1, region: { outline: rectRing(0, 0, size, size), holes: [] }, guides: [], grain: null };
+      const template = {
+        tag: '1A',
+        name: 'wall',
+        piece: 'x',
+        sizes: '',
+        quantity: 1,
+        region: { outline: rectRing(0, 0, size, size), holes: [] },
+        guides: [],
+        grain: null,
+      };
       const made = impose([template], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');
       expect(made.length).toBe(size <= 181_000 ? 1 : Math.ceil((size - 12_000) / 169_000) * Math.ceil((size - 12_000) / 247_000));
-      const outside = made.flatMap(({ marks: drawn }) => drawn.flatMap((mark) => (mark.kind === 'line' ? mark.points : []))).filter(([x, y]) => x < 9_999.999 || x > 200_000.001 || y < 9_999.999 || y > 287_000.001);
+      const outside = made
+        .flatMap(({ marks: drawn }) => drawn.flatMap((mark) => (mark.kind === 'line' ? mark.points : [])))
+        .filter(([x, y]) => x < 9_999.999 || x > 200_000.001 || y < 9_999.999 || y > 287_000.001);
       expect(outside).toEqual([]);
     }
   });

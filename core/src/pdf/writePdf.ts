@@ -7,6 +7,7 @@ import { LINE_STYLES, type LineMark, type Page, type TextMark } from '../print/i
 export type PdfFonts = { readonly text: Uint8Array; readonly fallback: Uint8Array };
 
 type Document = InstanceType<typeof PDFDocument>;
+type FontSource = Parameters<Document['registerFont']>[1];
 type Knows = { readonly hasGlyphForCodePoint: (code: number) => boolean };
 
 const points = (micrometres: number): number => (micrometres * 72) / UM.in;
@@ -36,30 +37,37 @@ const drawText = (pdf: Document, mark: TextMark, height: number, fontFor: (text:
   pdf.restore();
 };
 
-const bytesOf = (pdf: Document): Promise<Uint8Array> => new Promise((resolve, reject) => {
-  const chunks: Uint8Array[] = [];
-  pdf.on('data', (chunk: Uint8Array) => chunks.push(chunk));
-  pdf.on('error', reject);
-  pdf.on('end', () => {
-    const whole = new Uint8Array(chunks.reduce((length, chunk) => length + chunk.length, 0));
-    let at = 0;
-    for (const chunk of chunks) {
-      whole.set(chunk, at);
-      at += chunk.length;
-    }
-    resolve(whole);
+const bytesOf = (pdf: Document): Promise<Uint8Array> =>
+  new Promise((resolve, reject) => {
+    const chunks: Uint8Array[] = [];
+    pdf.on('data', (chunk: Uint8Array) => chunks.push(chunk));
+    pdf.on('error', reject);
+    pdf.on('end', () => {
+      const whole = new Uint8Array(chunks.reduce((length, chunk) => length + chunk.length, 0));
+      let at = 0;
+      for (const chunk of chunks) {
+        whole.set(chunk, at);
+        at += chunk.length;
+      }
+      resolve(whole);
+    });
+    pdf.end();
   });
-  pdf.end();
-});
 
 /** Writes pages as a vector PDF with embedded fonts.
  *  Shape: k pages → the bytes of a k-page file; equal input gives equal bytes (no clock, no compression that differs by platform).
  *  Units: every mark stands where the page says, within the file's millionth of a point. */
 export const writePdf = (pages: readonly Page[], fonts: PdfFonts, title: string): Promise<Uint8Array> => {
-  const pdf = new PDFDocument({ autoFirstPage: false, compress: false, pdfVersion: '1.7', info: { Title: title, Producer: 'Bashful Parlor', Creator: 'Bashful Parlor', CreationDate: new Date(0) }, font: '' });
+  const pdf = new PDFDocument({
+    autoFirstPage: false,
+    compress: false,
+    pdfVersion: '1.7',
+    info: { Title: title, Producer: 'Bashful Parlor', Creator: 'Bashful Parlor', CreationDate: new Date(0) },
+    font: '',
+  });
   // The types ask for a Buffer; the library takes any byte array.
-  pdf.registerFont('text', fonts.text as Buffer);
-  pdf.registerFont('fallback', fonts.fallback as Buffer);
+  pdf.registerFont('text', fonts.text as FontSource);
+  pdf.registerFont('fallback', fonts.fallback as FontSource);
   const known = (pdf.font('text') as unknown as { readonly _font: { readonly font: Knows } })._font.font;
   const fontFor = (text: string) => ([...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? 'text' : 'fallback');
   for (const page of pages) {

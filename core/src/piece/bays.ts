@@ -34,10 +34,15 @@ const joined = (one: Filled, two: Filled): Filled => ({ parts: [...one.parts, ..
 
 /** The part of `space` from `from` on, `length` long, along the way the split runs. */
 const stretch = (space: Space, kind: 'columns' | 'rows', from: number, length: number): Space =>
-  kind === 'columns' ? { ...space, x0: space.x0 + from, x1: space.x0 + from + length } : { ...space, y0: space.y0 + from, y1: space.y0 + from + length };
+  kind === 'columns'
+    ? { ...space, x0: space.x0 + from, x1: space.x0 + from + length }
+    : { ...space, y0: space.y0 + from, y1: space.y0 + from + length };
 
 const innerPanel = (setting: Setting, kind: 'columns' | 'rows', role: 'divider' | 'shelf', id: string): PanelKind => ({
-  id, role, board: setting.inner.board, shows: kind === 'columns' ? 'right' : 'up',
+  id,
+  role,
+  board: setting.inner.board,
+  shows: kind === 'columns' ? 'right' : 'up',
   name: role === 'shelf' ? 'shelf' : kind === 'columns' ? 'upright' : 'cross panel',
 });
 
@@ -45,7 +50,7 @@ const fillSplit = (cell: SplitCell, place: Place, setting: Setting): Result<Fill
   const { space, path, reach } = place;
   const across = cell.kind === 'columns';
   const { thickness } = setting.inner;
-  const wishes = cell.slots.map(({ size }): Wish => 'share' in size ? size : { fixed: toDoll(size.clear, setting.scale) });
+  const wishes = cell.slots.map(({ size }): Wish => ('share' in size ? size : { fixed: toDoll(size.clear, setting.scale) }));
   const lengths = share(across ? space.x1 - space.x0 : space.y1 - space.y0, wishes, thickness);
   if (!lengths.ok) return err({ ...lengths.error, path });
   let filled: Filled = { parts: [], bays: [] };
@@ -61,7 +66,10 @@ const fillSplit = (cell: SplitCell, place: Place, setting: Setting): Result<Fill
     filled = joined(filled, child.value);
     from += length;
     if (last) break;
-    const board = panel(stretch(space, cell.kind, from, thickness), innerPanel(setting, cell.kind, 'divider', idOf(setting, 'divider', path, index)));
+    const board = panel(
+      stretch(space, cell.kind, from, thickness),
+      innerPanel(setting, cell.kind, 'divider', idOf(setting, 'divider', path, index)),
+    );
     filled = { ...filled, parts: [...filled.parts, board] };
     from += thickness;
   }
@@ -70,7 +78,11 @@ const fillSplit = (cell: SplitCell, place: Place, setting: Setting): Result<Fill
 
 const fillShelves = (cell: ShelvesCell, place: Place, setting: Setting): Result<Filled, BayProblem> => {
   const { space, path } = place;
-  const gaps = share(space.y1 - space.y0, Array.from({ length: cell.count + 1 }, () => ({ share: 1 })), setting.inner.thickness);
+  const gaps = share(
+    space.y1 - space.y0,
+    Array.from({ length: cell.count + 1 }, () => ({ share: 1 })),
+    setting.inner.thickness,
+  );
   if (!gaps.ok) return err({ ...gaps.error, path });
   let from = 0;
   const parts = gaps.value.slice(0, -1).map((gap, index) => {
@@ -88,16 +100,31 @@ const doorField = (cell: DoorCell, { space, reach }: Place): Space => {
   }
   // Two doors on one panel keep the gap between them, so each may cover half the panel less half the gap.
   const over = (limit: number) => Math.max(0, Math.min(cell.lap, limit - Math.ceil(cell.gap / 2)));
-  return { ...space, x0: space.x0 - over(reach.left), x1: space.x1 + over(reach.right), y0: space.y0 - over(reach.bottom), y1: space.y1 + over(reach.top) };
+  return {
+    ...space,
+    x0: space.x0 - over(reach.left),
+    x1: space.x1 + over(reach.right),
+    y0: space.y0 - over(reach.bottom),
+    y1: space.y1 + over(reach.top),
+  };
 };
 
 const hang = (cell: DoorCell, place: Place, setting: Setting): readonly Part[] => {
   const { thickness, board } = setting.door;
   const front = place.space.z1;
-  const field = { ...doorField(cell, place), ...(cell.fit === 'inset' ? { z0: front - thickness, z1: front } : { z0: front, z1: front + thickness }) };
-  const leaf = (space: Space, side: 'left' | 'right') => panel(space, {
-    id: `${idOf(setting, 'door', place.path)}-${side}`, role: 'door', name: `door hinged ${side}`, board, shows: 'front', held: 'hinge',
-  });
+  const field = {
+    ...doorField(cell, place),
+    ...(cell.fit === 'inset' ? { z0: front - thickness, z1: front } : { z0: front, z1: front + thickness }),
+  };
+  const leaf = (space: Space, side: 'left' | 'right') =>
+    panel(space, {
+      id: `${idOf(setting, 'door', place.path)}-${side}`,
+      role: 'door',
+      name: `door hinged ${side}`,
+      board,
+      shows: 'front',
+      held: 'hinge',
+    });
   if (cell.hinge !== 'pair') return [leaf(field, cell.hinge)];
   const middle = Math.round((field.x0 + field.x1 - cell.gap) / 2);
   return [leaf({ ...field, x1: middle }, 'left'), leaf({ ...field, x0: middle + cell.gap }, 'right')];
@@ -109,7 +136,12 @@ const fillDoor = (cell: DoorCell, place: Place, setting: Setting): Result<Filled
   const space = cell.fit === 'inset' ? { ...place.space, z1: place.space.z1 - setting.door.thickness - cell.gap } : place.space;
   if (narrow || space.z1 <= space.z0) {
     const needed = narrow ? 2 * cell.gap + 1 : setting.door.thickness + cell.gap + 1;
-    return err({ code: 'no-room', available: narrow ? place.space.x1 - place.space.x0 : place.space.z1 - place.space.z0, needed, path: place.path });
+    return err({
+      code: 'no-room',
+      available: narrow ? place.space.x1 - place.space.x0 : place.space.z1 - place.space.z0,
+      needed,
+      path: place.path,
+    });
   }
   const behind = fill(cell.behind, { ...place, space, path: [...place.path, 0] }, setting);
   return behind.ok ? ok(joined({ parts: doors, bays: [] }, behind.value)) : behind;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { boxOf, inspect } from '../assembly/index.ts';
 import { scaleFromRatio, toDoll, UM } from '../measure/index.ts';
 import { regionArea } from '../shape/index.ts';
-import { buildCasework, type Built, type Casework, caseworkSchema, PRESETS } from './index.ts';
+import { type Built, buildCasework, type Casework, caseworkSchema, PRESETS } from './index.ts';
 import { boardOf, pieces, walls } from './randomPieces.testing.ts';
 
 const SIXTH = scaleFromRatio(6);
@@ -17,60 +17,74 @@ const made = (piece: Casework, scale = SIXTH, boards = white): Built => {
 
 const casework = (file: Record<string, unknown>): Casework => ({ ...caseworkSchema.parse(file), id: 'p', mark: 1 });
 
-const sizesOf = ({ assembly }: Built, role: string): readonly string[] => assembly.parts.filter((part) => part.role === role).map(({ region }) => {
-  const [x, y] = region.outline[2] as readonly [number, number];
-  return `${x} × ${y}`;
-});
+const sizesOf = ({ assembly }: Built, role: string): readonly string[] =>
+  assembly.parts
+    .filter((part) => part.role === role)
+    .map(({ region }) => {
+      const [x, y] = region.outline[2] as readonly [number, number];
+      return `${x} × ${y}`;
+    });
 
 describe('casework', () => {
   it('any tree of bays assembles without gap or overlap, and fills its box to the micrometre', () => {
     let parts = 0;
     let standing = 0;
-    fc.assert(fc.property(pieces(3), fc.integer({ min: 1_500, max: 6_500 }), fc.constantFrom(3, 4, 6), (piece, thickness, ratio) => {
-      const built = buildCasework(piece, scaleFromRatio(ratio), [boardOf(thickness)]);
-      if (!built.ok) {
-        expect(built.error.available).toBeLessThan(built.error.needed);
-        return;
-      }
-      const { assembly } = built.value;
-      parts = Math.max(parts, assembly.parts.length);
-      standing += 1;
-      const seen = inspect(assembly);
-      expect(seen.interference).toEqual([]);
-      expect(seen.closes).toBe(true);
-      expect(seen.clearIsFree).toBe(true);
-      expect(seen.loose).toEqual([]);
-      expect(new Set(assembly.parts.map(({ id }) => id)).size).toBe(assembly.parts.length);
-      expect(assembly.parts.every(({ region }) => regionArea(region) > 0)).toBe(true);
-    }), { seed: 41, numRuns: 500 });
+    fc.assert(
+      fc.property(pieces(3), fc.integer({ min: 1_500, max: 6_500 }), fc.constantFrom(3, 4, 6), (piece, thickness, ratio) => {
+        const built = buildCasework(piece, scaleFromRatio(ratio), [boardOf(thickness)]);
+        if (!built.ok) {
+          expect(built.error.available).toBeLessThan(built.error.needed);
+          return;
+        }
+        const { assembly } = built.value;
+        parts = Math.max(parts, assembly.parts.length);
+        standing += 1;
+        const seen = inspect(assembly);
+        expect(seen.interference).toEqual([]);
+        expect(seen.closes).toBe(true);
+        expect(seen.clearIsFree).toBe(true);
+        expect(seen.loose).toEqual([]);
+        expect(new Set(assembly.parts.map(({ id }) => id)).size).toBe(assembly.parts.length);
+        expect(assembly.parts.every(({ region }) => regionArea(region) > 0)).toBe(true);
+      }),
+      { seed: 41, numRuns: 500 },
+    );
     // The generator must really reach what it claims to test.
     expect(standing).toBeGreaterThan(300);
     expect(parts).toBeGreaterThan(50);
   });
 
   it('walls of hundreds of parts are as right as small ones', () => {
-    fc.assert(fc.property(walls, (wall) => {
-      const { assembly } = made(wall, scaleFromRatio(6), [boardOf(3_000)]);
-      expect(assembly.parts.length).toBeGreaterThan(60);
-      const { interference, closes, clearIsFree, loose } = inspect(assembly);
-      expect({ interference, closes, clearIsFree, loose }).toEqual({ interference: [], closes: true, clearIsFree: true, loose: [] });
-    }), { seed: 45, numRuns: 25 });
-    const most = fc.sample(walls, { seed: 45, numRuns: 25 }).map((wall) => made(wall, scaleFromRatio(6), [boardOf(3_000)]).assembly.parts.length);
+    fc.assert(
+      fc.property(walls, (wall) => {
+        const { assembly } = made(wall, scaleFromRatio(6), [boardOf(3_000)]);
+        expect(assembly.parts.length).toBeGreaterThan(60);
+        const { interference, closes, clearIsFree, loose } = inspect(assembly);
+        expect({ interference, closes, clearIsFree, loose }).toEqual({ interference: [], closes: true, clearIsFree: true, loose: [] });
+      }),
+      { seed: 45, numRuns: 25 },
+    );
+    const most = fc
+      .sample(walls, { seed: 45, numRuns: 25 })
+      .map((wall) => made(wall, scaleFromRatio(6), [boardOf(3_000)]).assembly.parts.length);
     expect(Math.max(...most)).toBeGreaterThan(200);
   });
 
   it('holds the outside: the box is the stated size; holds the inside: the clear space is, and the box grows by the boards exactly', () => {
-    fc.assert(fc.property(pieces(2), (piece) => {
-      const outside = buildCasework({ ...piece, hold: 'outside' }, SIXTH, white);
-      const inside = buildCasework({ ...piece, hold: 'inside' }, SIXTH, white);
-      if (!outside.ok || !inside.ok) return;
-      const stated = [piece.width, piece.height, piece.depth].map((size) => toDoll(size, SIXTH));
-      expect(outside.value.assembly.outside.max).toEqual(stated);
-      const { min, max } = inside.value.assembly.clear;
-      expect(max.map((value, axis) => value - (min[axis] as number))).toEqual(stated);
-      const grown = inside.value.assembly.outside.max[0] - outside.value.assembly.outside.max[0];
-      expect(grown).toBe(2 * 4_800);
-    }), { seed: 42, numRuns: 200 });
+    fc.assert(
+      fc.property(pieces(2), (piece) => {
+        const outside = buildCasework({ ...piece, hold: 'outside' }, SIXTH, white);
+        const inside = buildCasework({ ...piece, hold: 'inside' }, SIXTH, white);
+        if (!outside.ok || !inside.ok) return;
+        const stated = [piece.width, piece.height, piece.depth].map((size) => toDoll(size, SIXTH));
+        expect(outside.value.assembly.outside.max).toEqual(stated);
+        const { min, max } = inside.value.assembly.clear;
+        expect(max.map((value, axis) => value - (min[axis] as number))).toEqual(stated);
+        const grown = inside.value.assembly.outside.max[0] - outside.value.assembly.outside.max[0];
+        expect(grown).toBe(2 * 4_800);
+      }),
+      { seed: 42, numRuns: 200 },
+    );
   });
 
   it('a part between two others is shorter by two thicknesses', () => {
@@ -102,9 +116,24 @@ describe('casework', () => {
   });
 
   it('says which bay has no room, and which direction is too small', () => {
-    const crowded = casework({ width: '600 mm', front: { kind: 'columns', slots: [{ size: { clear: '500 mm' }, cell: { kind: 'open' } }, { size: { clear: '300 mm' }, cell: { kind: 'open' } }] } });
-    expect(buildCasework(crowded, SIXTH, white)).toMatchObject({ ok: false, error: { code: 'no-room', path: [], available: 90_400, needed: 138_133 } });
-    expect(buildCasework(casework({ width: '50 mm' }), SIXTH, white)).toMatchObject({ ok: false, error: { code: 'too-small', direction: 'width' } });
+    const crowded = casework({
+      width: '600 mm',
+      front: {
+        kind: 'columns',
+        slots: [
+          { size: { clear: '500 mm' }, cell: { kind: 'open' } },
+          { size: { clear: '300 mm' }, cell: { kind: 'open' } },
+        ],
+      },
+    });
+    expect(buildCasework(crowded, SIXTH, white)).toMatchObject({
+      ok: false,
+      error: { code: 'no-room', path: [], available: 90_400, needed: 138_133 },
+    });
+    expect(buildCasework(casework({ width: '50 mm' }), SIXTH, white)).toMatchObject({
+      ok: false,
+      error: { code: 'too-small', direction: 'width' },
+    });
   });
 
   it.each(PRESETS.map((preset) => [preset.key, preset] as const))('the preset %s stands and is right', (_, preset) => {
@@ -118,11 +147,22 @@ describe('shelf cases that makers have cut', () => {
   // Common practice, no source: shelf unit of foam board, two 7 × 1 1/2 in uprights, four shelves 1 1/2 in deep × 4 1/2 in, one on top.
   it('shelf unit: two uprights of 7 × 1 1/2 in, four boards of 4 1/2 × 1 1/2 in', () => {
     const board = boardOf(Math.round((3 / 16) * UM.in));
-    const unit = casework({ width: 4.5 * UM.in + 2 * board.nominal, height: 7 * UM.in, depth: 1.5 * UM.in, back: 'none', front: { kind: 'shelves', count: 2 } });
+    const unit = casework({
+      width: 4.5 * UM.in + 2 * board.nominal,
+      height: 7 * UM.in,
+      depth: 1.5 * UM.in,
+      back: 'none',
+      front: { kind: 'shelves', count: 2 },
+    });
     const built = made(unit, scaleFromRatio(1), [board]);
     expect(sizesOf(built, 'side')).toEqual(Array(2).fill(`${1.5 * UM.in} × ${7 * UM.in}`));
-    expect([...sizesOf(built, 'top'), ...sizesOf(built, 'shelf'), ...sizesOf(built, 'bottom')]).toEqual(Array(4).fill(`${4.5 * UM.in} × ${1.5 * UM.in}`));
-    const heights = built.assembly.parts.filter(({ role }) => role !== 'side').map((part) => boxOf(part).min[1]).sort((a, b) => a - b);
+    expect([...sizesOf(built, 'top'), ...sizesOf(built, 'shelf'), ...sizesOf(built, 'bottom')]).toEqual(
+      Array(4).fill(`${4.5 * UM.in} × ${1.5 * UM.in}`),
+    );
+    const heights = built.assembly.parts
+      .filter(({ role }) => role !== 'side')
+      .map((part) => boxOf(part).min[1])
+      .sort((a, b) => a - b);
     const gaps = heights.slice(1).map((height, index) => height - (heights[index] as number));
     expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
   });
@@ -132,8 +172,22 @@ describe('shelf cases that makers have cut', () => {
   it('tall bookcase: six boards of 4 3/4 in, the first 1 1/2 in from the floor, 1 in clear between', () => {
     const board = boardOf(3_600);
     const rows = [...Array.from({ length: 5 }, () => ({ size: { clear: '1 in' }, cell: { kind: 'open' } })), { cell: { kind: 'open' } }];
-    const built = made(casework({ width: 4.75 * UM.in + 2 * 3_600, height: '8 in', depth: '3/4 in', back: 'none', plinth: '1 1/2 in', front: { kind: 'rows', slots: rows } }), scaleFromRatio(1), [board]);
-    const shelves = built.assembly.parts.filter(({ role }) => role === 'bottom' || role === 'divider').map(boxOf).sort((a, b) => a.min[1] - b.min[1]);
+    const built = made(
+      casework({
+        width: 4.75 * UM.in + 2 * 3_600,
+        height: '8 in',
+        depth: '3/4 in',
+        back: 'none',
+        plinth: '1 1/2 in',
+        front: { kind: 'rows', slots: rows },
+      }),
+      scaleFromRatio(1),
+      [board],
+    );
+    const shelves = built.assembly.parts
+      .filter(({ role }) => role === 'bottom' || role === 'divider')
+      .map(boxOf)
+      .sort((a, b) => a.min[1] - b.min[1]);
     expect(shelves).toHaveLength(6);
     expect(shelves.every(({ min, max }) => max[0] - min[0] === 4.75 * UM.in)).toBe(true);
     expect(shelves[0]?.min[1]).toBe(1.5 * UM.in);

@@ -44,14 +44,24 @@ type Layout = { readonly plan: CarcassPlan; readonly door: Sheeting; readonly de
 
 /** Outside held: the stated sizes are the box. Inside held: boards are added to the stated clear space. */
 const planCarcass = (piece: Casework, scale: Scale, boards: readonly Board[]): Layout => {
-  const [carcass, back, base, door] = (['carcass', 'back', 'plinth', 'door'] as const).map((role) => sheeting(piece, role, boards)) as [Sheeting, Sheeting, Sheeting, Sheeting];
+  const [carcass, back, base, door] = (['carcass', 'back', 'plinth', 'door'] as const).map((role) => sheeting(piece, role, boards)) as [
+    Sheeting,
+    Sheeting,
+    Sheeting,
+    Sheeting,
+  ];
   const plinth = toDoll(piece.plinth, scale);
   const { before, inside } = doorDepths(piece, door);
   const grown = piece.hold === 'inside';
   const behind = piece.back === 'none' ? 0 : back.thickness;
   const depth = toDoll(piece.depth, scale) + (grown ? behind + before + inside : 0);
   const plan: CarcassPlan = {
-    piece, carcass, back, base, plinth, setback: toDoll(piece.setback, scale),
+    piece,
+    carcass,
+    back,
+    base,
+    plinth,
+    setback: toDoll(piece.setback, scale),
     width: toDoll(piece.width, scale) + (grown ? 2 * carcass.thickness : 0),
     height: toDoll(piece.height, scale) + (grown ? 2 * carcass.thickness + plinth : 0),
     front: depth - before,
@@ -65,9 +75,11 @@ const tooSmall = ({ plan, depth, inside }: Layout): PieceProblem | undefined => 
   const base = plan.plinth === 0 ? 0 : behind + plan.setback + plan.base.thickness * (plan.piece.corner === 'top' ? 2 : 1);
   const lacks = (direction: 'width' | 'height' | 'depth', available: number, room: number): PieceProblem | undefined =>
     room > 0 ? undefined : { code: 'too-small', direction, available, needed: available - room + 1 };
-  return lacks('width', plan.width, clear.x1 - clear.x0)
-    ?? lacks('height', plan.height, clear.y1 - clear.y0)
-    ?? lacks('depth', depth, Math.min(clear.z1 - clear.z0 - inside, clear.z1 - base));
+  return (
+    lacks('width', plan.width, clear.x1 - clear.x0) ??
+    lacks('height', plan.height, clear.y1 - clear.y0) ??
+    lacks('depth', depth, Math.min(clear.z1 - clear.z0 - inside, clear.z1 - base))
+  );
 };
 
 const boxFrom = (space: Space): Assembly['clear'] => ({ min: [space.x0, space.y0, space.z0], max: [space.x1, space.y1, space.z1] });
@@ -81,13 +93,22 @@ export const buildCasework = (piece: Casework, scale: Scale, boards: readonly Bo
   if (problem) return err(problem);
   const { plan, door, depth, inside } = layout;
   const space = clearSpace(plan);
-  const reach: Reach = { left: plan.carcass.thickness, right: plan.carcass.thickness, bottom: plan.carcass.thickness, top: plan.carcass.thickness };
+  const reach: Reach = {
+    left: plan.carcass.thickness,
+    right: plan.carcass.thickness,
+    bottom: plan.carcass.thickness,
+    top: plan.carcass.thickness,
+  };
   const setting = { pieceId: piece.id, scale, inner: sheeting(piece, 'inner', boards), door };
   const filled = fill(piece.front, { space, reach, path: [] }, setting);
   if (!filled.ok) return filled;
   const outside: Space = { x0: 0, x1: plan.width, y0: 0, y1: plan.height, z0: 0, z1: depth };
   return ok({
-    assembly: { parts: [...carcassPanels(plan), ...filled.value.parts], outside: boxFrom(outside), clear: boxFrom({ ...space, z1: space.z1 - inside }) },
+    assembly: {
+      parts: [...carcassPanels(plan), ...filled.value.parts],
+      outside: boxFrom(outside),
+      clear: boxFrom({ ...space, z1: space.z1 - inside }),
+    },
     bays: filled.value.bays,
   });
 };

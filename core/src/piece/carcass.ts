@@ -9,25 +9,40 @@ export type Sheeting = { readonly board: string; readonly thickness: number };
 /** The measures from which a carcass follows. `front` is where its panels end; overlay doors lie before that. */
 export type CarcassPlan = {
   readonly piece: Casework;
-  readonly width: number; readonly height: number; readonly front: number;
-  readonly plinth: number; readonly setback: number;
-  readonly carcass: Sheeting; readonly back: Sheeting; readonly base: Sheeting;
+  readonly width: number;
+  readonly height: number;
+  readonly front: number;
+  readonly plinth: number;
+  readonly setback: number;
+  readonly carcass: Sheeting;
+  readonly back: Sheeting;
+  readonly base: Sheeting;
 };
 
 /** The clear space between the panels. */
 export const clearSpace = (plan: CarcassPlan): Space => {
   const { thickness } = plan.carcass;
   return {
-    x0: thickness, x1: plan.width - thickness,
-    y0: plan.plinth + thickness, y1: plan.height - thickness,
-    z0: plan.piece.back === 'none' ? 0 : plan.back.thickness, z1: plan.front,
+    x0: thickness,
+    x1: plan.width - thickness,
+    y0: plan.plinth + thickness,
+    y1: plan.height - thickness,
+    z0: plan.piece.back === 'none' ? 0 : plan.back.thickness,
+    z1: plan.front,
   };
 };
 
 type Draw = (word: string, space: Space, kind: Omit<PanelKind, 'id'>) => Part;
 
 const boxPanels = (plan: CarcassPlan, draw: Draw): readonly Part[] => {
-  const { width, height, front, plinth, piece, carcass: { board, thickness } } = plan;
+  const {
+    width,
+    height,
+    front,
+    plinth,
+    piece,
+    carcass: { board, thickness },
+  } = plan;
   const behind = piece.back === 'over' ? plan.back.thickness : 0;
   const full: Space = { x0: 0, x1: width, y0: 0, y1: height, z0: behind, z1: front };
   const sides = piece.corner === 'sides' ? full : { ...full, y0: plinth + thickness, y1: height - thickness };
@@ -44,15 +59,24 @@ const backPanel = (plan: CarcassPlan, draw: Draw): readonly Part[] => {
   const { piece, back, width, height } = plan;
   if (piece.back === 'none') return [];
   const clear = clearSpace(plan);
-  const space = piece.back === 'inset'
-    ? { ...clear, z0: 0, z1: back.thickness }
-    : { x0: 0, x1: width, y0: piece.corner === 'sides' ? 0 : plan.plinth, y1: height, z0: 0, z1: back.thickness };
+  const space =
+    piece.back === 'inset'
+      ? { ...clear, z0: 0, z1: back.thickness }
+      : { x0: 0, x1: width, y0: piece.corner === 'sides' ? 0 : plan.plinth, y1: height, z0: 0, z1: back.thickness };
   return [draw('back', space, { role: 'back', name: 'back', board: back.board, shows: 'front' })];
 };
 
 /** With sides to the floor one strip between them is enough; with the bottom running over, a frame stands under it. */
 const plinthPanels = (plan: CarcassPlan, draw: Draw): readonly Part[] => {
-  const { plinth, setback, width, front, carcass, base: { board, thickness }, piece } = plan;
+  const {
+    plinth,
+    setback,
+    width,
+    front,
+    carcass,
+    base: { board, thickness },
+    piece,
+  } = plan;
   if (plinth === 0) return [];
   const behind = piece.back === 'over' ? plan.back.thickness : 0;
   const inset = piece.corner === 'sides' ? carcass.thickness : 0;

@@ -41,7 +41,8 @@ const noBoards = { carcass: null, back: null, inner: null, door: null, plinth: n
 
 const checkFront = (front: Cell, context: z.RefinementCtx): void => {
   const cells = cellsOf(front);
-  if (cells.length > MOST_CELLS) context.addIssue({ code: 'custom', message: `This front has ${cells.length} bays; ${MOST_CELLS} are the most.` });
+  if (cells.length > MOST_CELLS)
+    context.addIssue({ code: 'custom', message: `This front has ${cells.length} bays; ${MOST_CELLS} are the most.` });
   if (cells.some(({ cell, doorsBefore }) => cell.kind === 'door' && doorsBefore > 0)) {
     context.addIssue({ code: 'custom', message: 'A door cannot stand behind another door.' });
   }

@@ -36,7 +36,10 @@ export const OPEN: OpenCell = { kind: 'open', holds: null };
 export const MOST_SHELVES = 40;
 export const MOST_SLOTS = 40;
 
-const holds = z.enum(OBJECT_NAMES as [ObjectName, ...ObjectName[]]).nullable().default(null);
+const holds = z
+  .enum(OBJECT_NAMES as [ObjectName, ...ObjectName[]])
+  .nullable()
+  .default(null);
 const small = dollField({ min: 0, max: 20 * UM.mm });
 
 const sizeSchema: z.ZodType<Size> = z.union([

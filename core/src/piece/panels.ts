@@ -5,17 +5,24 @@ import { type Pose, rectRing } from '../shape/index.ts';
 
 /** A stretch of space, by its least and greatest corner. */
 export type Space = {
-  readonly x0: number; readonly x1: number;
-  readonly y0: number; readonly y1: number;
-  readonly z0: number; readonly z1: number;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly z0: number;
+  readonly z1: number;
 };
 
 type Facing = 'left' | 'right' | 'up' | 'down' | 'front';
 
 /** What a panel is, beside where it stands. */
 export type PanelKind = {
-  readonly id: string; readonly role: Role; readonly name: string; readonly board: string;
-  readonly shows: Facing; readonly held?: Part['held'];
+  readonly id: string;
+  readonly role: Role;
+  readonly name: string;
+  readonly board: string;
+  readonly shows: Facing;
+  readonly held?: Part['held'];
 };
 
 type Lying = { readonly pose: Pose; readonly across: number; readonly along: number; readonly thickness: number };
@@ -42,7 +49,12 @@ export const panel = (space: Space, kind: PanelKind): Part => {
   const { pose, across, along, thickness } = lay(space, kind.shows);
   const lies = kind.shows === 'up' || kind.shows === 'down' || kind.role === 'plinth';
   return {
-    id: kind.id, role: kind.role, name: kind.name, board: kind.board, thickness, pose,
+    id: kind.id,
+    role: kind.role,
+    name: kind.name,
+    board: kind.board,
+    thickness,
+    pose,
     region: { outline: rectRing(0, 0, across, along), holes: [] },
     grain: lies ? 'x' : 'y',
     held: kind.held ?? 'glue',

@@ -10,30 +10,64 @@ const even = (count: number, cell: object): object[] => Array.from({ length: cou
  *  parcel cupboard are common practice without source. */
 export const PRESETS: readonly Preset[] = [
   {
-    key: 'bookcase', name: 'Bookcase', hint: 'shelves at even gaps on a plinth',
-    piece: { name: 'Bookcase', width: '900 mm', height: '1800 mm', depth: '300 mm', plinth: '80 mm', setback: '20 mm', front: { kind: 'shelves', count: 5, holds: 'paperback' } },
+    key: 'bookcase',
+    name: 'Bookcase',
+    hint: 'shelves at even gaps on a plinth',
+    piece: {
+      name: 'Bookcase',
+      width: '900 mm',
+      height: '1800 mm',
+      depth: '300 mm',
+      plinth: '80 mm',
+      setback: '20 mm',
+      front: { kind: 'shelves', count: 5, holds: 'paperback' },
+    },
   },
   {
-    key: 'pigeon-holes', name: 'Pigeon-holes', hint: 'a wall of small bays for letters or shoes',
+    key: 'pigeon-holes',
+    name: 'Pigeon-holes',
+    hint: 'a wall of small bays for letters or shoes',
     piece: {
-      name: 'Pigeon-holes', width: '1200 mm', height: '1100 mm', depth: '300 mm',
+      name: 'Pigeon-holes',
+      width: '1200 mm',
+      height: '1100 mm',
+      depth: '300 mm',
       front: { kind: 'rows', slots: even(4, { kind: 'columns', slots: even(5, { kind: 'open', holds: 'letter, C6' }) }) },
     },
   },
   {
-    key: 'wardrobe', name: 'Wardrobe', hint: 'two doors, room to hang, a shelf above',
+    key: 'wardrobe',
+    name: 'Wardrobe',
+    hint: 'two doors, room to hang, a shelf above',
     piece: {
-      name: 'Wardrobe', width: '1000 mm', height: '2000 mm', depth: '600 mm', plinth: '80 mm', setback: '30 mm',
+      name: 'Wardrobe',
+      width: '1000 mm',
+      height: '2000 mm',
+      depth: '600 mm',
+      plinth: '80 mm',
+      setback: '30 mm',
       front: {
-        kind: 'door', hinge: 'pair',
-        behind: { kind: 'rows', slots: [{ cell: { kind: 'open', holds: 'coat on a hanger' } }, { size: { clear: '300 mm' }, cell: { kind: 'open' } }] },
+        kind: 'door',
+        hinge: 'pair',
+        behind: {
+          kind: 'rows',
+          slots: [{ cell: { kind: 'open', holds: 'coat on a hanger' } }, { size: { clear: '300 mm' }, cell: { kind: 'open' } }],
+        },
       },
     },
   },
   {
-    key: 'sideboard', name: 'Sideboard', hint: 'low, with doors left and right and shelves between',
+    key: 'sideboard',
+    name: 'Sideboard',
+    hint: 'low, with doors left and right and shelves between',
     piece: {
-      name: 'Sideboard', width: '1500 mm', height: '800 mm', depth: '450 mm', corner: 'top', plinth: '80 mm', setback: '30 mm',
+      name: 'Sideboard',
+      width: '1500 mm',
+      height: '800 mm',
+      depth: '450 mm',
+      corner: 'top',
+      plinth: '80 mm',
+      setback: '30 mm',
       front: {
         kind: 'columns',
         slots: [
@@ -45,7 +79,9 @@ export const PRESETS: readonly Preset[] = [
     },
   },
   {
-    key: 'box', name: 'Plain box', hint: 'four panels and a back, to divide as you like',
+    key: 'box',
+    name: 'Plain box',
+    hint: 'four panels and a back, to divide as you like',
     piece: { name: 'Box', width: '800 mm', height: '800 mm', depth: '400 mm', front: { kind: 'open' } },
   },
 ];

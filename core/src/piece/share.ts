@@ -26,5 +26,7 @@ export const share = (length: number, wishes: readonly Wish[], between: number):
     before += wish.share;
     return Math.round((rest * before) / shares) - from;
   });
-  return lengths.every((each) => each > 0) ? ok(lengths) : err({ code: 'no-room', available: length, needed: fixed + between * (wishes.length - 1) + sharing });
+  return lengths.every((each) => each > 0)
+    ? ok(lengths)
+    : err({ code: 'no-room', available: length, needed: fixed + between * (wishes.length - 1) + sharing });
 };

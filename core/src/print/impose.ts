@@ -16,18 +16,35 @@ export const impose = (templates: readonly Template[], rules: PageRules, setName
   const field = fieldOf(rules);
   const drawings = templates.map(drawTemplate);
   const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0 };
-  const items = drawings.map(({ width, height }, index) => ({ id: String(index).padStart(5, '0'), width, height, lies: 'either' as const }));
+  const items = drawings.map(({ width, height }, index) => ({
+    id: String(index).padStart(5, '0'),
+    width,
+    height,
+    lies: 'either' as const,
+  }));
   const { sheets, tooLarge } = layOut(items, [kind], { gap: BETWEEN, trim: 0 });
   const small = sheets.map((sheet): Sheetful => sharedPage(sheet, templates, drawings, field.x0, field.y0));
   const large = tooLarge.flatMap((id) => {
     const template = templates[Number(id)] as Template;
-    return tile(`${template.tag} ${template.name}`, template.tag, drawings[Number(id)] as ReturnType<typeof drawTemplate>, field, rules.overlap);
+    return tile(
+      `${template.tag} ${template.name}`,
+      template.tag,
+      drawings[Number(id)] as ReturnType<typeof drawTemplate>,
+      field,
+      rules.overlap,
+    );
   });
   const all = [...small, ...large];
   return all.map((content, index) => makePage(content, index + 1, all.length, setName, rules));
 };
 
-const sharedPage = (sheet: Sheet, templates: readonly Template[], drawings: readonly ReturnType<typeof drawTemplate>[], left: number, low: number): Sheetful => ({
+const sharedPage = (
+  sheet: Sheet,
+  templates: readonly Template[],
+  drawings: readonly ReturnType<typeof drawTemplate>[],
+  left: number,
+  low: number,
+): Sheetful => ({
   title: [...new Set(sheet.placements.map(({ id }) => (templates[Number(id)] as Template).tag))].join(' '),
   marks: sheet.placements.flatMap(({ id, x, y, rotated }) => {
     const { marks, height } = drawings[Number(id)] as ReturnType<typeof drawTemplate>;

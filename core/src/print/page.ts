@@ -22,7 +22,9 @@ export type Mark = LineMark | TextMark;
 export type Page = { readonly width: number; readonly height: number; readonly marks: readonly Mark[]; readonly title: string };
 
 /** Line weight and dashes, in µm. */
-export const LINE_STYLES: Readonly<Record<LineStyle, { readonly weight: number; readonly dash: readonly number[]; readonly colour: string }>> = {
+export const LINE_STYLES: Readonly<
+  Record<LineStyle, { readonly weight: number; readonly dash: readonly number[]; readonly colour: string }>
+> = {
   cut: { weight: 250, dash: [], colour: '#2b2440' },
   guide: { weight: 150, dash: [2000, 900], colour: '#55753f' },
   'guide-behind': { weight: 150, dash: [500, 900], colour: '#6b6278' },

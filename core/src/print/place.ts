@@ -26,7 +26,12 @@ export const turned = (marks: readonly Mark[], height: number): readonly Mark[] 
 const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Point] | undefined => {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   let [enter, leave] = [0, 1];
-  for (const [step, room] of [[-dx, from[0] - window.x0], [dx, window.x1 - from[0]], [-dy, from[1] - window.y0], [dy, window.y1 - from[1]]] as const) {
+  for (const [step, room] of [
+    [-dx, from[0] - window.x0],
+    [dx, window.x1 - from[0]],
+    [-dy, from[1] - window.y0],
+    [dy, window.y1 - from[1]],
+  ] as const) {
     if (step === 0) {
       if (room < 0) return undefined;
     } else if (step < 0) enter = Math.max(enter, room / step);
@@ -38,14 +43,16 @@ const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Poi
 };
 
 /** What of the marks lies in a window: lines are cut at its edge, words stay when their middle is inside. */
-export const clipped = (marks: readonly Mark[], window: Rect): readonly Mark[] => marks.flatMap((mark): readonly Mark[] => {
-  if (mark.kind === 'text') {
-    const [x, y] = mark.at;
-    return x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1 ? [mark] : [];
-  }
-  const inside = mark.points.every(([x, y]) => x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1);
-  if (inside) return [mark];
-  const ends = mark.closed ? mark.points.length : mark.points.length - 1;
-  return Array.from({ length: ends }, (_, index) => clipSegment(mark.points[index] as Point, mark.points[(index + 1) % mark.points.length] as Point, window))
-    .flatMap((segment) => (segment ? [line(mark.style, segment)] : []));
-});
+export const clipped = (marks: readonly Mark[], window: Rect): readonly Mark[] =>
+  marks.flatMap((mark): readonly Mark[] => {
+    if (mark.kind === 'text') {
+      const [x, y] = mark.at;
+      return x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1 ? [mark] : [];
+    }
+    const inside = mark.points.every(([x, y]) => x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1);
+    if (inside) return [mark];
+    const ends = mark.closed ? mark.points.length : mark.points.length - 1;
+    return Array.from({ length: ends }, (_, index) =>
+      clipSegment(mark.points[index] as Point, mark.points[(index + 1) % mark.points.length] as Point, window),
+    ).flatMap((segment) => (segment ? [line(mark.style, segment)] : []));
+  });

@@ -1,6 +1,7 @@
 // µm on paper, origin at the page's lower left corner, y up.
-import { PAPERS, type PaperName } from '../stock/index.ts';
+
 import type { Rect } from '../shape/index.ts';
+import { PAPERS, type PaperName } from '../stock/index.ts';
 import { fitText, line, type Mark, type Page, type TextMark } from './page.ts';
 
 /** How pages are made up: the paper, the margin a printer leaves free, and the overlap of tiles. */
@@ -17,8 +18,14 @@ export const fieldOf = ({ paper, margin }: PageRules): Rect => {
   return { x0: margin + SIDE, y0: margin + FOOT, x1: width - margin, y1: height - margin - HEAD };
 };
 
-const label = (text: string, at: readonly [number, number], anchor: TextMark['anchor'], angle: 0 | 90 = 0): Mark =>
-  ({ kind: 'text', text, at, size: 2_600, anchor, angle });
+const label = (text: string, at: readonly [number, number], anchor: TextMark['anchor'], angle: 0 | 90 = 0): Mark => ({
+  kind: 'text',
+  text,
+  at,
+  size: 2_600,
+  anchor,
+  angle,
+});
 
 /** A bar of 100 mm with a tick every 10, along x and along y, to hold a rule against. */
 const bars = (rules: PageRules): readonly Mark[] => {
@@ -27,10 +34,26 @@ const bars = (rules: PageRules): readonly Mark[] => {
   const ticks = Array.from({ length: 11 }, (_, index) => index * (BAR / 10));
   const tick = (index: number) => (index % (BAR / 2) === 0 ? 3_000 : 1_600);
   return [
-    line('bar', [[x0, low], [x0 + BAR, low]]),
-    ...ticks.map((at) => line('bar', [[x0 + at, low], [x0 + at, low + tick(at)]])),
-    line('bar', [[left, y0], [left, y0 + BAR]]),
-    ...ticks.map((at) => line('bar', [[left, y0 + at], [left + tick(at), y0 + at]])),
+    line('bar', [
+      [x0, low],
+      [x0 + BAR, low],
+    ]),
+    ...ticks.map((at) =>
+      line('bar', [
+        [x0 + at, low],
+        [x0 + at, low + tick(at)],
+      ]),
+    ),
+    line('bar', [
+      [left, y0],
+      [left, y0 + BAR],
+    ]),
+    ...ticks.map((at) =>
+      line('bar', [
+        [left, y0 + at],
+        [left + tick(at), y0 + at],
+      ]),
+    ),
     label('100 mm', [x0 + BAR + 2_000, low + 1_200], 'start'),
     label('100 mm', [left + 1_000, y0 + BAR + 2_000], 'start', 90),
   ];
@@ -46,7 +69,9 @@ export const makePage = (content: Sheetful, number: number, count: number, setNa
   const top = height - rules.margin - 3_000;
   const room = width - 2 * rules.margin - 62_000;
   return {
-    width, height, title: content.title,
+    width,
+    height,
+    title: content.title,
     marks: [
       label(fitText(`${setName} · templates · ${content.title}`, 2_600, room), [rules.margin, top], 'start'),
       label(right, [width - rules.margin, top], 'end'),

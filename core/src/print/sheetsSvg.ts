@@ -16,11 +16,15 @@ const drawSheet = ({ heading, kind, placements }: SheetDrawing, low: number): st
     const [w, h] = rotated ? [height, width] : [width, height];
     const size = mm(Math.min(w, h)) * 0.4;
     const top = kind.height - y - h;
-    return `<rect x="${mm(x)}" y="${mm(top)}" width="${mm(w)}" height="${mm(h)}" fill="#efe6d3" stroke="#2b2440" stroke-width="0.4"/>`
-      + `<text x="${mm(x + w / 2)}" y="${mm(top + h / 2)}" font-size="${Math.min(size, 12)}" text-anchor="middle" dominant-baseline="central">${escaped(tag)}</text>`;
+    return (
+      `<rect x="${mm(x)}" y="${mm(top)}" width="${mm(w)}" height="${mm(h)}" fill="#efe6d3" stroke="#2b2440" stroke-width="0.4"/>` +
+      `<text x="${mm(x + w / 2)}" y="${mm(top + h / 2)}" font-size="${Math.min(size, 12)}" text-anchor="middle" dominant-baseline="central">${escaped(tag)}</text>`
+    );
   });
-  return `<g transform="translate(10 ${mm(low) + 12})"><text y="-3" font-size="8">${escaped(heading)}</text>`
-    + `<rect width="${mm(kind.width)}" height="${mm(kind.height)}" fill="#fffefb" stroke="#6b6278" stroke-width="0.6"/>${parts.join('')}</g>`;
+  return (
+    `<g transform="translate(10 ${mm(low) + 12})"><text y="-3" font-size="8">${escaped(heading)}</text>` +
+    `<rect width="${mm(kind.width)}" height="${mm(kind.height)}" fill="#fffefb" stroke="#6b6278" stroke-width="0.6"/>${parts.join('')}</g>`
+  );
 };
 
 /** All sheets below one another in one SVG, a millimetre to the unit and at true size. */

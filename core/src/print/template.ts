@@ -54,7 +54,14 @@ const block = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] =>
   const [across, middle, width, height] = [(x0 + x1) / 2, (y0 + y1) / 2, x1 - x0, y1 - y0];
   const tagSize = Math.min(TAG_SIZE, height * 0.4, width * 0.3);
   const wordSize = Math.min(WORD_SIZE, height * 0.22, (width * 0.94) / Math.max(1, textWidth(words(template), 1)));
-  const tag: Mark = { kind: 'text', text: template.tag, at: [across, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)], size: tagSize, anchor: 'middle', angle: 0 };
+  const tag: Mark = {
+    kind: 'text',
+    text: template.tag,
+    at: [across, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)],
+    size: tagSize,
+    anchor: 'middle',
+    angle: 0,
+  };
   if (wordSize < LEAST_SIZE) return [tag];
   return [tag, { kind: 'text', text: words(template), at: [across, middle - tagSize * 0.55], size: wordSize, anchor: 'middle', angle: 0 }];
 };
@@ -72,10 +79,33 @@ const strip = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] =>
 const grainMarks = (template: Template, width: number, height: number): readonly Mark[] => {
   if (template.grain === null || Math.min(width, height) < 14_000) return [];
   const [x, y, reach, head] = [width - 5_000, 5_000, 8_000, 1_200];
-  const arrow: Ring = template.grain === 'y'
-    ? [[x - head, y + reach - head], [x, y + reach], [x, y], [x, y + reach], [x + head, y + reach - head]]
-    : [[x - reach + head, y + head], [x - reach, y], [x, y], [x - reach, y], [x - reach + head, y - head]];
-  return [line('bar', arrow), { kind: 'text', text: 'grain', at: [x - (template.grain === 'y' ? 2_600 : 4_000), y + (template.grain === 'y' ? 4_000 : 2_000)], size: 2_000, anchor: 'middle', angle: template.grain === 'y' ? 90 : 0 }];
+  const arrow: Ring =
+    template.grain === 'y'
+      ? [
+          [x - head, y + reach - head],
+          [x, y + reach],
+          [x, y],
+          [x, y + reach],
+          [x + head, y + reach - head],
+        ]
+      : [
+          [x - reach + head, y + head],
+          [x - reach, y],
+          [x, y],
+          [x - reach, y],
+          [x - reach + head, y - head],
+        ];
+  return [
+    line('bar', arrow),
+    {
+      kind: 'text',
+      text: 'grain',
+      at: [x - (template.grain === 'y' ? 2_600 : 4_000), y + (template.grain === 'y' ? 4_000 : 2_000)],
+      size: 2_000,
+      anchor: 'middle',
+      angle: template.grain === 'y' ? 90 : 0,
+    },
+  ];
 };
 
 const centreOf = (ring: Ring): Point => {
@@ -83,23 +113,29 @@ const centreOf = (ring: Ring): Point => {
   return [(x0 + x1) / 2, (y0 + y1) / 2];
 };
 
-const guideMarks = (template: Template): readonly Mark[] => template.guides.flatMap(({ face, outline, tag }): Mark[] => {
-  const { x0, y0, x1, y1 } = bounds(outline);
-  const thin = Math.min(x1 - x0, y1 - y0);
-  const size = Math.min(2_600, thin * 0.7);
-  const drawn = line(face === 'front' ? 'guide' : 'guide-behind', outline, true);
-  if (size < LEAST_SIZE) return [drawn];
-  const text = face === 'front' ? tag : `(${tag})`;
-  return [drawn, { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 }];
-});
+const guideMarks = (template: Template): readonly Mark[] =>
+  template.guides.flatMap(({ face, outline, tag }): Mark[] => {
+    const { x0, y0, x1, y1 } = bounds(outline);
+    const thin = Math.min(x1 - x0, y1 - y0);
+    const size = Math.min(2_600, thin * 0.7);
+    const drawn = line(face === 'front' ? 'guide' : 'guide-behind', outline, true);
+    if (size < LEAST_SIZE) return [drawn];
+    const text = face === 'front' ? tag : `(${tag})`;
+    return [drawn, { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 }];
+  });
 
 /** A template's size, and all that is drawn on it. */
 export const drawTemplate = (template: Template): { readonly width: number; readonly height: number; readonly marks: readonly Mark[] } => {
   const { x1: width, y1: height } = bounds(template.region.outline);
   const narrow = Math.min(width, height) < 16_000;
-  const field = freeField(template.guides.map(({ outline }) => bounds(outline)), width, height);
+  const field = freeField(
+    template.guides.map(({ outline }) => bounds(outline)),
+    width,
+    height,
+  );
   return {
-    width, height,
+    width,
+    height,
     marks: [
       ...guideMarks(template),
       line('cut', template.region.outline, true),

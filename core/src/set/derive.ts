@@ -33,7 +33,12 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 const keyOf = (piece: Piece, scale: Scale, boards: readonly Board[], trim: number): string =>
-  JSON.stringify([piece, scale.doll / scale.real, boards.map((board) => [board.id, board.name, thicknessOf(board), board.grain, board.sheets]), trim]);
+  JSON.stringify([
+    piece,
+    scale.doll / scale.real,
+    boards.map((board) => [board.id, board.name, thicknessOf(board), board.grain, board.sheets]),
+    trim,
+  ]);
 
 const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] => {
   const tags: string[] = Array.from({ length: count }, () => '');
@@ -49,8 +54,12 @@ const derivePiece = (key: string, piece: Piece, scale: Scale, boards: readonly B
   const inspection = inspect(assembly);
   const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
   const made: MadePiece = {
-    assembly, bays, inspection, groups,
-    tags: tagsOf(groups, assembly.parts.length), guides: guidesOf(assembly.parts, inspection.contacts),
+    assembly,
+    bays,
+    inspection,
+    groups,
+    tags: tagsOf(groups, assembly.parts.length),
+    guides: guidesOf(assembly.parts, inspection.contacts),
   };
   return { ...named, made, problem: null, findings: findingsOf({ piece, scale, boards, trim, built: built.value, inspection, groups }) };
 };

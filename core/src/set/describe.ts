@@ -18,23 +18,47 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'cannot-be-built': {
       const { available, needed } = finding.numbers;
       return finding.direction === 'bay'
-        ? { title: 'No room in this row', reason: `Its fixed sizes and boards need ${show(needed)} at doll size, and there are ${show(available)}.` }
-        : { title: 'Too small to build', reason: `The boards alone take all there is ${DIRECTIONS[finding.direction]}: ${show(needed)} needed, ${show(available)} there, at doll size.` };
+        ? {
+            title: 'No room in this row',
+            reason: `Its fixed sizes and boards need ${show(needed)} at doll size, and there are ${show(available)}.`,
+          }
+        : {
+            title: 'Too small to build',
+            reason: `The boards alone take all there is ${DIRECTIONS[finding.direction]}: ${show(needed)} needed, ${show(available)} there, at doll size.`,
+          };
     }
     case 'part-larger-than-board':
-      return { title: 'Larger than its board', reason: `${finding.part} is ${show(finding.numbers.width)} by ${show(finding.numbers.height)}; no sheet of ${finding.board} takes it.` };
+      return {
+        title: 'Larger than its board',
+        reason: `${finding.part} is ${show(finding.numbers.width)} by ${show(finding.numbers.height)}; no sheet of ${finding.board} takes it.`,
+      };
     case 'shelf-gap-too-low':
-      return { title: 'Too low to stand there', reason: `${/^[aeiou]/.test(finding.object) ? 'An' : 'A'} ${finding.object} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.` };
+      return {
+        title: 'Too low to stand there',
+        reason: `${/^[aeiou]/.test(finding.object) ? 'An' : 'A'} ${finding.object} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.`,
+      };
     case 'thickness-off-scale': {
       const { board, scaled } = finding.numbers;
-      return { title: board > scaled ? 'A thick board' : 'A thin board', reason: `${capital(finding.board)} is ${showBoard(board)} where a usual 18 mm furniture board would be ${showBoard(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${showBoard(2 * Math.abs(board - scaled))}.` };
+      return {
+        title: board > scaled ? 'A thick board' : 'A thin board',
+        reason: `${capital(finding.board)} is ${showBoard(board)} where a usual 18 mm furniture board would be ${showBoard(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${showBoard(2 * Math.abs(board - scaled))}.`,
+      };
     }
     case 'tips-over':
-      return { title: 'It tips', reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.` };
+      return {
+        title: 'It tips',
+        reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.`,
+      };
     case 'parts-interfere':
-      return { title: 'Parts run into each other', reason: `${finding.numbers.pairs} pairs of parts share the same space. This is a fault of the program; please tell its makers.` };
+      return {
+        title: 'Parts run into each other',
+        reason: `${finding.numbers.pairs} pairs of parts share the same space. This is a fault of the program; please tell its makers.`,
+      };
     case 'does-not-close':
-      return { title: 'The box does not close', reason: 'The parts do not fill the sizes that were asked for. This is a fault of the program; please tell its makers.' };
+      return {
+        title: 'The box does not close',
+        reason: 'The parts do not fill the sizes that were asked for. This is a fault of the program; please tell its makers.',
+      };
     case 'part-is-loose':
       return { title: 'Nothing holds it', reason: `${finding.numbers.parts} parts touch no other part.` };
     default:

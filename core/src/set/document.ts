@@ -33,16 +33,24 @@ const shape = z.strictObject({
   about: z.string().max(500).default(''),
   units: unitsSchema.default({ unit: 'mm', fine: false }),
   doll: dollSchema.prefault({}),
-  boards: z.array(boardSchema).min(1).max(30).prefault([{ id: 'white', name: 'white foam board' }]),
-  cutting: z.strictObject({
-    gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
-    trim: dollField({ min: 0, max: 50 * UM.mm }).default(dollUm(0)),
-  }).prefault({}),
-  printing: z.strictObject({
-    paper: z.enum(['a4', 'letter']).default('a4'),
-    margin: dollField({ min: 3 * UM.mm, max: 25 * UM.mm }).default(dollUm(10 * UM.mm)),
-    overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
-  }).prefault({}),
+  boards: z
+    .array(boardSchema)
+    .min(1)
+    .max(30)
+    .prefault([{ id: 'white', name: 'white foam board' }]),
+  cutting: z
+    .strictObject({
+      gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
+      trim: dollField({ min: 0, max: 50 * UM.mm }).default(dollUm(0)),
+    })
+    .prefault({}),
+  printing: z
+    .strictObject({
+      paper: z.enum(['a4', 'letter']).default('a4'),
+      margin: dollField({ min: 3 * UM.mm, max: 25 * UM.mm }).default(dollUm(10 * UM.mm)),
+      overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
+    })
+    .prefault({}),
   pieces: z.array(caseworkSchema).max(MOST_PIECES).default([]),
 });
 
@@ -59,9 +67,13 @@ const free = <T>(taken: Set<T>, make: (number: number) => T): T => {
 const fillIn = (found: Shape): SetDocument => {
   const ids = new Set(found.pieces.flatMap(({ id }) => (id === undefined ? [] : [id])));
   const marks = new Set(found.pieces.flatMap(({ mark }) => (mark === undefined ? [] : [mark])));
-  const pieces = found.pieces.map((piece): Piece => ({
-    ...piece, id: piece.id ?? free(ids, (number) => `piece-${number}`), mark: piece.mark ?? free(marks, (number) => number),
-  }));
+  const pieces = found.pieces.map(
+    (piece): Piece => ({
+      ...piece,
+      id: piece.id ?? free(ids, (number) => `piece-${number}`),
+      mark: piece.mark ?? free(marks, (number) => number),
+    }),
+  );
   return { ...found, pieces };
 };
 
@@ -76,7 +88,8 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   found.pieces.forEach((piece, index) => {
     for (const role of BOARD_ROLES) {
       const id = piece.boards[role];
-      if (id !== null && !found.boards.some((board) => board.id === id)) issue(['pieces', index, 'boards', role], `There is no board with the id “${id}”.`);
+      if (id !== null && !found.boards.some((board) => board.id === id))
+        issue(['pieces', index, 'boards', role], `There is no board with the id “${id}”.`);
     }
   });
 };

@@ -48,7 +48,10 @@ const onPiece = (document: SetDocument, edit: Edit & { kind: 'change-piece' | 'p
   const piece = document.pieces[at];
   if (!piece) return { document, inverse: NOTHING };
   if (edit.kind === 'remove-piece') {
-    return { document: { ...document, pieces: document.pieces.filter(({ id }) => id !== edit.id) }, inverse: { kind: 'add-piece', at, piece } };
+    return {
+      document: { ...document, pieces: document.pieces.filter(({ id }) => id !== edit.id) },
+      inverse: { kind: 'add-piece', at, piece },
+    };
   }
   if (edit.kind === 'change-piece') {
     const pieces = replaced(document.pieces, edit.id, edit.change);
@@ -66,7 +69,10 @@ const onBoard = (document: SetDocument, edit: Edit & { kind: 'change-board' | 'r
   if (!board || (edit.kind === 'remove-board' && document.boards.length === 1)) return { document, inverse: NOTHING };
   return edit.kind === 'remove-board'
     ? { document: { ...document, boards: document.boards.filter(({ id }) => id !== edit.id) }, inverse: { kind: 'add-board', at, board } }
-    : { document: { ...document, boards: replaced(document.boards, edit.id, edit.change) }, inverse: { ...edit, change: before(board, edit.change) } };
+    : {
+        document: { ...document, boards: replaced(document.boards, edit.id, edit.change) },
+        inverse: { ...edit, change: before(board, edit.change) },
+      };
 };
 
 /** Applies an edit. An edit that names something no longer there, or adds what is there, changes nothing.
@@ -77,10 +83,16 @@ export const applyEdit = (document: SetDocument, edit: Edit): Edited => {
       return { document: { ...document, ...edit.change }, inverse: { ...edit, change: before<Settings>(document, edit.change) } };
     case 'add-piece':
       if (document.pieces.some(({ id }) => id === edit.piece.id)) return { document, inverse: NOTHING };
-      return { document: { ...document, pieces: inserted(document.pieces, edit.at, edit.piece) }, inverse: { kind: 'remove-piece', id: edit.piece.id } };
+      return {
+        document: { ...document, pieces: inserted(document.pieces, edit.at, edit.piece) },
+        inverse: { kind: 'remove-piece', id: edit.piece.id },
+      };
     case 'add-board':
       if (document.boards.some(({ id }) => id === edit.board.id)) return { document, inverse: NOTHING };
-      return { document: { ...document, boards: inserted(document.boards, edit.at, edit.board) }, inverse: { kind: 'remove-board', id: edit.board.id } };
+      return {
+        document: { ...document, boards: inserted(document.boards, edit.at, edit.board) },
+        inverse: { kind: 'remove-board', id: edit.board.id },
+      };
     case 'change-piece':
     case 'put-cell':
     case 'remove-piece':

@@ -12,8 +12,17 @@ export type Finding = {
 } & FindingCase;
 
 export type FindingCase =
-  | { readonly code: 'cannot-be-built'; readonly numbers: { readonly available: number; readonly needed: number }; readonly direction: 'width' | 'height' | 'depth' | 'bay' }
-  | { readonly code: 'part-larger-than-board'; readonly numbers: { readonly width: number; readonly height: number }; readonly part: string; readonly board: string }
+  | {
+      readonly code: 'cannot-be-built';
+      readonly numbers: { readonly available: number; readonly needed: number };
+      readonly direction: 'width' | 'height' | 'depth' | 'bay';
+    }
+  | {
+      readonly code: 'part-larger-than-board';
+      readonly numbers: { readonly width: number; readonly height: number };
+      readonly part: string;
+      readonly board: string;
+    }
   | { readonly code: 'shelf-gap-too-low'; readonly numbers: { readonly gap: number; readonly needed: number }; readonly object: string }
   | { readonly code: 'thickness-off-scale'; readonly numbers: { readonly board: number; readonly scaled: number }; readonly board: string }
   | { readonly code: 'tips-over'; readonly numbers: { readonly height: number; readonly depth: number } }
@@ -22,4 +31,8 @@ export type FindingCase =
   | { readonly code: 'part-is-loose'; readonly numbers: { readonly parts: number } };
 
 /** A one-click mend; its words come from `describeMend`. */
-export type Mend = { readonly kind: 'fewer-shelves' | 'hold-inside' | 'fix-to-wall' | 'add-sheet' | 'share-bays'; readonly detail: string; readonly edit: Edit };
+export type Mend = {
+  readonly kind: 'fewer-shelves' | 'hold-inside' | 'fix-to-wall' | 'add-sheet' | 'share-bays';
+  readonly detail: string;
+  readonly edit: Edit;
+};

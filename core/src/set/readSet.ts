@@ -9,23 +9,28 @@ export type ReadIssue = { readonly path: string; readonly message: string };
 const DEEPEST = 60;
 
 const pathText = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>((text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`), '');
+  path.reduce<string>(
+    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`),
+    '',
+  );
 
 type Issue = z.core.$ZodIssue;
 
 /** Of a union's failed readings, the one that got furthest: where the value's kind matches, its own issues tell most. */
-const flatten = (issues: readonly Issue[], before: readonly PropertyKey[]): readonly ReadIssue[] => issues.flatMap((issue): readonly ReadIssue[] => {
-  const path = [...before, ...issue.path];
-  if (issue.code === 'invalid_union' && issue.errors.length > 0) {
-    const depth = (branch: readonly Issue[]) => Math.max(...branch.map((each) => each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)));
-    const best = [...issue.errors].sort((a, b) => depth(b) - depth(a))[0] as readonly Issue[];
-    return flatten(best, path);
-  }
-  if (issue.code === 'unrecognized_keys') {
-    return issue.keys.map((key) => ({ path: pathText([...path, key]), message: 'This field is not known here; is it spelled right?' }));
-  }
-  return [{ path: pathText(path), message: issue.message }];
-});
+const flatten = (issues: readonly Issue[], before: readonly PropertyKey[]): readonly ReadIssue[] =>
+  issues.flatMap((issue): readonly ReadIssue[] => {
+    const path = [...before, ...issue.path];
+    if (issue.code === 'invalid_union' && issue.errors.length > 0) {
+      const depth = (branch: readonly Issue[]) =>
+        Math.max(...branch.map((each) => each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)));
+      const best = [...issue.errors].sort((a, b) => depth(b) - depth(a))[0] as readonly Issue[];
+      return flatten(best, path);
+    }
+    if (issue.code === 'unrecognized_keys') {
+      return issue.keys.map((key) => ({ path: pathText([...path, key]), message: 'This field is not known here; is it spelled right?' }));
+    }
+    return [{ path: pathText(path), message: issue.message }];
+  });
 
 const tooDeep = (value: unknown, left: number): boolean => {
   if (typeof value !== 'object' || value === null) return false;

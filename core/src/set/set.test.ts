@@ -4,7 +4,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dollUm, realUm, UM } from '../measure/index.ts';
 import { walls } from '../piece/randomPieces.testing.ts';
-import { applyEdit, derive, describeFinding, describeMend, type Edit, layOutSet, readSet, readSetFile, type SetDocument, setSchema, writeSetFile } from './index.ts';
+import {
+  applyEdit,
+  derive,
+  describeFinding,
+  describeMend,
+  type Edit,
+  layOutSet,
+  readSet,
+  readSetFile,
+  type SetDocument,
+  setSchema,
+  writeSetFile,
+} from './index.ts';
 
 const read = (file: Record<string, unknown> = {}): SetDocument => {
   const result = readSet({ format: 'bashful-parlor-set', version: 1, ...file });
@@ -12,14 +24,20 @@ const read = (file: Record<string, unknown> = {}): SetDocument => {
   return result.value;
 };
 
-const many = (count: number): SetDocument => read({ pieces: Array.from({ length: count }, (_, index) => ({ name: `case ${index}`, front: { kind: 'shelves', count: 1 + (index % 6) } })) });
+const many = (count: number): SetDocument =>
+  read({
+    pieces: Array.from({ length: count }, (_, index) => ({ name: `case ${index}`, front: { kind: 'shelves', count: 1 + (index % 6) } })),
+  });
 
 const demo = join(import.meta.dirname, '../../../demo');
 
 describe('the set document', () => {
   it('needs only what differs from the defaults', () => {
     const document = read({ pieces: [{ name: 'Bookcase' }, { name: 'Other', mark: 1, id: 'mine' }] });
-    expect(document.pieces.map(({ id, mark, width }) => [id, mark, width])).toEqual([['piece-1', 2, 900_000], ['mine', 1, 900_000]]);
+    expect(document.pieces.map(({ id, mark, width }) => [id, mark, width])).toEqual([
+      ['piece-1', 2, 900_000],
+      ['mine', 1, 900_000],
+    ]);
     expect(document.boards[0]).toMatchObject({ id: 'white', nominal: 5_000, measured: null });
   });
 
@@ -33,22 +51,52 @@ describe('the set document', () => {
 
   it('lists everything that is wrong with a file, each with its path', () => {
     const result = readSet({
-      format: 'bashful-parlor-set', version: 1, nmae: 'typo',
-      doll: { height: '-4 cm' }, boards: [{ id: 'a' }, { id: 'a', nominal: '5' }],
-      pieces: [{ width: 0.5, boards: { carcass: 'none' } }, { front: { kind: 'columns', slots: [{ size: { clear: '12 bananas' } }, { cell: { kind: 'shelves', count: 99 } }] } }],
+      format: 'bashful-parlor-set',
+      version: 1,
+      nmae: 'typo',
+      doll: { height: '-4 cm' },
+      boards: [{ id: 'a' }, { id: 'a', nominal: '5' }],
+      pieces: [
+        { width: 0.5, boards: { carcass: 'none' } },
+        { front: { kind: 'columns', slots: [{ size: { clear: '12 bananas' } }, { cell: { kind: 'shelves', count: 99 } }] } },
+      ],
     });
     const paths = result.ok ? [] : result.error.map(({ path }) => path);
-    expect(paths).toEqual(expect.arrayContaining(['nmae', 'doll.height', 'boards[1].nominal', 'pieces[0].width', 'pieces[1].front.slots[0].size.clear', 'pieces[1].front.slots[1].cell.count']));
-    const later = readSet({ format: 'bashful-parlor-set', version: 1, boards: [{ id: 'a' }, { id: 'a' }], pieces: [{ boards: { carcass: 'oak' } }, { front: { kind: 'door', behind: { kind: 'door' } } }] });
+    expect(paths).toEqual(
+      expect.arrayContaining([
+        'nmae',
+        'doll.height',
+        'boards[1].nominal',
+        'pieces[0].width',
+        'pieces[1].front.slots[0].size.clear',
+        'pieces[1].front.slots[1].cell.count',
+      ]),
+    );
+    const later = readSet({
+      format: 'bashful-parlor-set',
+      version: 1,
+      boards: [{ id: 'a' }, { id: 'a' }],
+      pieces: [{ boards: { carcass: 'oak' } }, { front: { kind: 'door', behind: { kind: 'door' } } }],
+    });
     expect(later.ok ? [] : later.error.map(({ path }) => path)).toEqual(expect.arrayContaining(['pieces[1].front']));
   });
 
   it('tells boards of one name and pieces cut from no board', () => {
-    const result = readSet({ format: 'bashful-parlor-set', version: 1, boards: [{ id: 'a' }, { id: 'a' }], pieces: [{ boards: { carcass: 'oak' } }] });
+    const result = readSet({
+      format: 'bashful-parlor-set',
+      version: 1,
+      boards: [{ id: 'a' }, { id: 'a' }],
+      pieces: [{ boards: { carcass: 'oak' } }],
+    });
     expect(result.ok ? [] : result.error.map(({ path }) => path)).toEqual(['boards[1].id', 'pieces[0].boards.carcass']);
   });
 
-  it.each<[string, unknown]>([['nothing', null], ['a list', []], ['another format', { format: 'x', version: 1 }], ['a later version', { format: 'bashful-parlor-set', version: 2 }]])('refuses %s', (_, data) => {
+  it.each<[string, unknown]>([
+    ['nothing', null],
+    ['a list', []],
+    ['another format', { format: 'x', version: 1 }],
+    ['a later version', { format: 'bashful-parlor-set', version: 2 }],
+  ])('refuses %s', (_, data) => {
     expect(readSet(data).ok).toBe(false);
   });
 
@@ -64,51 +112,81 @@ const edits = (document: SetDocument): fc.Arbitrary<Edit> => {
   const board = fc.constantFrom(...document.boards.map((each) => each.id), 'nothing');
   const single: fc.Arbitrary<Edit> = fc.oneof(
     fc.string().map((name): Edit => ({ kind: 'change-set', change: { name, units: { unit: 'in', fine: true } } })),
-    fc.tuple(id, fc.integer({ min: 10_000, max: 9_000_000 })).map(([each, width]): Edit => ({ kind: 'change-piece', id: each, change: { width: realUm(width) } })),
-    fc.tuple(id, fc.array(fc.nat(2), { maxLength: 3 })).map(([each, path]): Edit => ({ kind: 'put-cell', id: each, path, cell: { kind: 'shelves', count: 2, holds: null } })),
+    fc
+      .tuple(id, fc.integer({ min: 10_000, max: 9_000_000 }))
+      .map(([each, width]): Edit => ({ kind: 'change-piece', id: each, change: { width: realUm(width) } })),
+    fc
+      .tuple(id, fc.array(fc.nat(2), { maxLength: 3 }))
+      .map(([each, path]): Edit => ({ kind: 'put-cell', id: each, path, cell: { kind: 'shelves', count: 2, holds: null } })),
     id.map((each): Edit => ({ kind: 'remove-piece', id: each })),
-    fc.nat(3).map((at): Edit => ({ kind: 'add-piece', at: Math.min(at, document.pieces.length), piece: { ...(document.pieces[0] as SetDocument['pieces'][number]), id: 'new', mark: 99 } })),
+    fc.nat(3).map(
+      (at): Edit => ({
+        kind: 'add-piece',
+        at: Math.min(at, document.pieces.length),
+        piece: { ...(document.pieces[0] as SetDocument['pieces'][number]), id: 'new', mark: 99 },
+      }),
+    ),
     board.map((each): Edit => ({ kind: 'change-board', id: each, change: { nominal: dollUm(3_000), grain: 'along' } })),
     board.map((each): Edit => ({ kind: 'remove-board', id: each })),
     fc.constant<Edit>({ kind: 'add-board', at: 0, board: { ...(document.boards[0] as SetDocument['boards'][number]), id: 'further' } }),
   );
-  return fc.oneof(single, fc.array(single, { maxLength: 5 }).map((list): Edit => ({ kind: 'all', edits: list })));
+  return fc.oneof(
+    single,
+    fc.array(single, { maxLength: 5 }).map((list): Edit => ({ kind: 'all', edits: list })),
+  );
 };
 
 describe('edits', () => {
-  const document = read({ boards: [{ id: 'a' }, { id: 'b' }], pieces: [{}, { front: { kind: 'columns', slots: [{}, { cell: { kind: 'rows', slots: [{}, {}] } }] } }, { front: { kind: 'door' } }] });
+  const document = read({
+    boards: [{ id: 'a' }, { id: 'b' }],
+    pieces: [{}, { front: { kind: 'columns', slots: [{}, { cell: { kind: 'rows', slots: [{}, {}] } }] } }, { front: { kind: 'door' } }],
+  });
 
   it('each has an inverse that gives the document back; undone and done again it is the same', () => {
-    fc.assert(fc.property(edits(document), (edit) => {
-      const done = applyEdit(document, edit);
-      const back = applyEdit(done.document, done.inverse);
-      expect(back.document).toEqual(document);
-      expect(applyEdit(back.document, back.inverse).document).toEqual(done.document);
-    }), { seed: 71, numRuns: 1500 });
+    fc.assert(
+      fc.property(edits(document), (edit) => {
+        const done = applyEdit(document, edit);
+        const back = applyEdit(done.document, done.inverse);
+        expect(back.document).toEqual(document);
+        expect(applyEdit(back.document, back.inverse).document).toEqual(done.document);
+      }),
+      { seed: 71, numRuns: 1500 },
+    );
   });
 
   it('never write to what they are given', () => {
     const before = structuredClone(document);
-    fc.assert(fc.property(edits(document), (edit) => {
-      applyEdit(document, edit);
-      expect(document).toEqual(before);
-    }), { seed: 72, numRuns: 200 });
+    fc.assert(
+      fc.property(edits(document), (edit) => {
+        applyEdit(document, edit);
+        expect(document).toEqual(before);
+      }),
+      { seed: 72, numRuns: 200 },
+    );
   });
 });
 
 describe('derive', () => {
   it('the incremental way gives what the slow obvious way gives, and takes unchanged pieces over as they are', () => {
     const document = many(12);
-    fc.assert(fc.property(fc.array(fc.tuple(fc.nat(11), fc.integer({ min: 400_000, max: 2_400_000 })), { minLength: 1, maxLength: 4 }), (changes) => {
-      let [now, derived] = [document, derive(document)];
-      for (const [index, height] of changes) {
-        const before = derived;
-        now = applyEdit(now, { kind: 'change-piece', id: now.pieces[index]?.id ?? '', change: { height: realUm(height) } }).document;
-        derived = derive(now, before);
-        derived.pieces.forEach((piece, each) => expect(piece === before.pieces[each]).toBe(each !== index || piece.key === before.pieces[each]?.key));
-      }
-      expect(derived).toEqual(derive(now));
-    }), { seed: 73, numRuns: 25 });
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat(11), fc.integer({ min: 400_000, max: 2_400_000 })), { minLength: 1, maxLength: 4 }),
+        (changes) => {
+          let [now, derived] = [document, derive(document)];
+          for (const [index, height] of changes) {
+            const before = derived;
+            now = applyEdit(now, { kind: 'change-piece', id: now.pieces[index]?.id ?? '', change: { height: realUm(height) } }).document;
+            derived = derive(now, before);
+            derived.pieces.forEach((piece, each) => {
+              expect(piece === before.pieces[each]).toBe(each !== index || piece.key === before.pieces[each]?.key);
+            });
+          }
+          expect(derived).toEqual(derive(now));
+        },
+      ),
+      { seed: 73, numRuns: 25 },
+    );
   });
 
   it('a change of board or doll reaches every piece', () => {
@@ -116,7 +194,10 @@ describe('derive', () => {
     const first = derive(document);
     const thicker = applyEdit(document, { kind: 'change-board', id: 'white', change: { measured: dollUm(4_600) } }).document;
     expect(derive(thicker, first).pieces.some((piece, index) => piece === first.pieces[index])).toBe(false);
-    const smaller = applyEdit(document, { kind: 'change-set', change: { doll: { ...document.doll, scale: { by: 'ratio', ratio: 12 } } } }).document;
+    const smaller = applyEdit(document, {
+      kind: 'change-set',
+      change: { doll: { ...document.doll, scale: { by: 'ratio', ratio: 12 } } },
+    }).document;
     expect(derive(smaller, first).pieces.some((piece, index) => piece === first.pieces[index])).toBe(false);
   });
 
@@ -130,14 +211,20 @@ describe('derive', () => {
   });
 
   it('gives every part of a wall its own id and a tag, and cuts each exactly once', () => {
-    fc.assert(fc.property(walls, (wall) => {
-      const document: SetDocument = { ...many(0), pieces: [wall] };
-      const derived = derive(document);
-      const made = derived.pieces[0]?.made;
-      expect(made?.groups.flatMap(({ parts }) => parts).sort((a, b) => a - b)).toEqual(made?.assembly.parts.map((_, index) => index));
-      const placed = layOutSet(document, derived).flatMap(({ layout }) => [...layout.tooLarge, ...layout.sheets.flatMap(({ placements }) => placements.map(({ id }) => id))]);
-      expect(placed.sort()).toEqual(made?.assembly.parts.map(({ id }) => id).sort());
-    }), { seed: 74, numRuns: 4 });
+    fc.assert(
+      fc.property(walls, (wall) => {
+        const document: SetDocument = { ...many(0), pieces: [wall] };
+        const derived = derive(document);
+        const made = derived.pieces[0]?.made;
+        expect(made?.groups.flatMap(({ parts }) => parts).sort((a, b) => a - b)).toEqual(made?.assembly.parts.map((_, index) => index));
+        const placed = layOutSet(document, derived).flatMap(({ layout }) => [
+          ...layout.tooLarge,
+          ...layout.sheets.flatMap(({ placements }) => placements.map(({ id }) => id)),
+        ]);
+        expect(placed.sort()).toEqual(made?.assembly.parts.map(({ id }) => id).sort());
+      }),
+      { seed: 74, numRuns: 4 },
+    );
   });
 });
 
@@ -156,7 +243,11 @@ describe('findings', () => {
     const document = read({ pieces: [piece] });
     const [finding] = only(document, code);
     expect(finding?.where.pieceId).toBe('piece-1');
-    for (const units of [{ unit: 'mm', fine: false }, { unit: 'in', fine: true }] as const) expect(describeFinding(finding as NonNullable<typeof finding>, units).reason).toMatch(/\d.*\.$/);
+    for (const units of [
+      { unit: 'mm', fine: false },
+      { unit: 'in', fine: true },
+    ] as const)
+      expect(describeFinding(finding as NonNullable<typeof finding>, units).reason).toMatch(/\d.*\.$/);
     const mend = finding?.mend;
     if (!mend) throw new Error('no mend');
     expect(describeMend(mend).length).toBeGreaterThan(5);
@@ -168,7 +259,8 @@ describe('findings', () => {
 
   it('an even gap that just takes the object is not found, one micrometre less is', () => {
     // A hardback of 240 mm is 40 mm at 1:6. Two boards of 5 mm outside, one shelf between two gaps of exactly 40 mm.
-    const exact = (height: number) => read({ pieces: [{ height, depth: '450 mm', front: { kind: 'shelves', count: 1, holds: 'hardback' } }] });
+    const exact = (height: number) =>
+      read({ pieces: [{ height, depth: '450 mm', front: { kind: 'shelves', count: 1, holds: 'hardback' } }] });
     const wanted = (40_000 * 2 + 3 * 5_000) * 6;
     expect(only(exact(wanted), 'shelf-gap-too-low')).toEqual([]);
     expect(only(exact(wanted - 12), 'shelf-gap-too-low')).toHaveLength(1);
@@ -178,7 +270,15 @@ describe('findings', () => {
   it('classic-scale shelves 1 in apart take books of 9 in', () => {
     const inch = UM.in;
     const rows = Array.from({ length: 4 }, () => ({ size: { clear: 12 * inch }, cell: { kind: 'open', holds: 'hardback' } }));
-    const document = read({ doll: { scale: { by: 'ratio', ratio: 12 } }, pieces: [{ height: 4 * 12 * inch + 12 * (5 * 5_000), front: { kind: 'rows', slots: [...rows.slice(1), { cell: { kind: 'open', holds: 'hardback' } }] } }] });
+    const document = read({
+      doll: { scale: { by: 'ratio', ratio: 12 } },
+      pieces: [
+        {
+          height: 4 * 12 * inch + 12 * (5 * 5_000),
+          front: { kind: 'rows', slots: [...rows.slice(1), { cell: { kind: 'open', holds: 'hardback' } }] },
+        },
+      ],
+    });
     expect(only(document, 'shelf-gap-too-low')).toEqual([]);
   });
 

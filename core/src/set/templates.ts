@@ -16,9 +16,17 @@ const templateOf = (piece: DerivedPiece, made: MadePiece, index: number, units: 
   const part = made.assembly.parts[index] as MadePiece['assembly']['parts'][number];
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
   return {
-    tag: made.tags[index] ?? '', name: part.name, piece: piece.name, quantity: 1, sizes: sizeText(x1 - x0, y1 - y0, units),
+    tag: made.tags[index] ?? '',
+    name: part.name,
+    piece: piece.name,
+    quantity: 1,
+    sizes: sizeText(x1 - x0, y1 - y0, units),
     region: { outline: home(part.region.outline, x0, y0), holes: part.region.holes.map((hole) => home(hole, x0, y0)) },
-    guides: (made.guides[index] ?? []).map((guide) => ({ face: guide.face, outline: home(guide.outline, x0, y0), tag: made.tags[guide.part] ?? '' })),
+    guides: (made.guides[index] ?? []).map((guide) => ({
+      face: guide.face,
+      outline: home(guide.outline, x0, y0),
+      tag: made.tags[guide.part] ?? '',
+    })),
     grain: grained && part.grain !== 'any' ? part.grain : null,
   };
 };
@@ -41,12 +49,13 @@ const merged = (templates: readonly Template[]): readonly Template[] => {
 };
 
 /** The templates of a set, piece by piece. */
-export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: Wanted): readonly Template[] => derived.pieces.flatMap((piece) => {
-  const { made } = piece;
-  if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
-  const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
-  return merged(made.assembly.parts.map((part, index) => templateOf(piece, made, index, document.units, grained(part.board))));
-});
+export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: Wanted): readonly Template[] =>
+  derived.pieces.flatMap((piece) => {
+    const { made } = piece;
+    if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
+    const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
+    return merged(made.assembly.parts.map((part, index) => templateOf(piece, made, index, document.units, grained(part.board))));
+  });
 
 /** The pages of a set's templates, ready to be drawn or written. */
 export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Wanted): readonly Page[] =>

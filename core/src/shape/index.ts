@@ -1,4 +1,13 @@
 export {
-  asRect, bounds, intersection, type Point, type Rect, type Region, type Ring, rectRing, regionArea, ringArea,
+  asRect,
+  bounds,
+  intersection,
+  type Point,
+  type Rect,
+  type Region,
+  type Ring,
+  rectRing,
+  regionArea,
+  ringArea,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';

@@ -1,5 +1,5 @@
 // µm, doll size, y up. Rings are closed without repeating their first point; outer rings run counter-clockwise.
-import { areaD, type Paths64, FillRule, intersect } from 'clipper2-ts';
+import { areaD, FillRule, intersect, type Paths64 } from 'clipper2-ts';
 
 export type Point = readonly [x: number, y: number];
 export type Ring = readonly Point[];
@@ -10,7 +10,12 @@ export type Region = { readonly outline: Ring; readonly holes: readonly Ring[] }
 /** An upright rectangle, by its lower left and upper right corner. */
 export type Rect = { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
 
-export const rectRing = (x0: number, y0: number, x1: number, y1: number): Ring => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
+export const rectRing = (x0: number, y0: number, x1: number, y1: number): Ring => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+];
 
 export const bounds = (ring: Ring): Rect => {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
@@ -38,8 +43,7 @@ const doubleArea = (ring: Ring): number => {
 export const ringArea = (ring: Ring): number => Math.abs(doubleArea(ring)) / 2;
 
 /** The area of a region less its holes, in µm². */
-export const regionArea = (region: Region): number =>
-  region.holes.reduce((area, hole) => area - ringArea(hole), ringArea(region.outline));
+export const regionArea = (region: Region): number => region.holes.reduce((area, hole) => area - ringArea(hole), ringArea(region.outline));
 
 /** The rectangle that a ring is, when its four sides stand upright; otherwise undefined. */
 export const asRect = (ring: Ring): Rect | undefined => {

@@ -12,9 +12,7 @@ export const scaled = (a: Vec3, factor: number): Vec3 => [a[0] * factor, a[1] * 
 
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
-export const cross = (a: Vec3, b: Vec3): Vec3 => [
-  a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0],
-];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
 
 /** The direction a sheet's shown face looks to: u × v. */
 export const normalOf = (pose: Pose): Vec3 => cross(pose.u, pose.v);

@@ -20,7 +20,11 @@ const side = dollField({ min: 20 * UM.mm, max: 3 * UM.m });
 const thickness = dollField({ min: 0.2 * UM.mm, max: 60 * UM.mm });
 
 export const sheetTypeSchema: z.ZodType<SheetType> = z.union([
-  z.enum(USUAL_SHEETS.map((usual) => usual.name), 'Not a usual sheet: give name, width and height instead.')
+  z
+    .enum(
+      USUAL_SHEETS.map((usual) => usual.name),
+      'Not a usual sheet: give name, width and height instead.',
+    )
     .transform((name) => USUAL_SHEETS.find((usual) => usual.name === name) as SheetType),
   z.strictObject({ name: z.string().min(1).max(60), width: side, height: side }),
 ]);

@@ -9,7 +9,10 @@ export type StandingObject = {
 };
 
 const standing = (name: string, width: number, height: number, depth: number): StandingObject => ({
-  name, width: realUm(width * UM.mm), height: realUm(height * UM.mm), depth: realUm(depth * UM.mm),
+  name,
+  width: realUm(width * UM.mm),
+  height: realUm(height * UM.mm),
+  depth: realUm(depth * UM.mm),
 });
 
 /** What is named to stand on a shelf. Books and cans: usual trade sizes, recalled from memory of publishers' trim

@@ -8,7 +8,12 @@ const mm = (name: string) => {
 
 describe('sheets and papers', () => {
   // ISO 216, A series.
-  it.each([['A1', [594, 841]], ['A2', [420, 594]], ['A3', [297, 420]], ['A4', [210, 297]]])('%s', (name, sides) => {
+  it.each([
+    ['A1', [594, 841]],
+    ['A2', [420, 594]],
+    ['A3', [297, 420]],
+    ['A4', [210, 297]],
+  ])('%s', (name, sides) => {
     expect(mm(name)).toEqual(sides);
   });
 

@@ -4,7 +4,9 @@ import { type DollUm, dollUm, UM } from '../measure/index.ts';
 export type UsualSheet = { readonly name: string; readonly width: DollUm; readonly height: DollUm };
 
 const sheet = (name: string, width: number, height: number, unit: number): UsualSheet => ({
-  name, width: dollUm(width * unit), height: dollUm(height * unit),
+  name,
+  width: dollUm(width * unit),
+  height: dollUm(height * unit),
 });
 
 /** Foam board as it is sold. Sizes in inches: common practice, no source. A sizes: ISO 216. */

@@ -12,24 +12,29 @@ const running: ChildProcess[] = [];
 
 type Started = { readonly child: ChildProcess; readonly said: () => string; readonly address: string };
 
-const start = (directory: string, port = '0'): Promise<Started> => new Promise((resolved, reject) => {
-  const child = spawn(process.execPath, [main], { env: { ...process.env, PARLOR_DATA: directory, PORT: port }, stdio: ['ignore', 'pipe', 'pipe'] });
-  running.push(child);
-  let said = '';
-  const listen = (chunk: Buffer) => {
-    said += chunk.toString();
-    const address = /open at (http\S+)/.exec(said)?.[1];
-    if (address) resolved({ child, said: () => said, address });
-  };
-  child.stdout.on('data', listen);
-  child.stderr.on('data', listen);
-  child.once('exit', (code) => reject(new Error(`exit ${code}: ${said}`)));
-});
+const start = (directory: string, port = '0'): Promise<Started> =>
+  new Promise((resolved, reject) => {
+    const child = spawn(process.execPath, [main], {
+      env: { ...process.env, PARLOR_DATA: directory, PORT: port },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    running.push(child);
+    let said = '';
+    const listen = (chunk: Buffer) => {
+      said += chunk.toString();
+      const address = /open at (http\S+)/.exec(said)?.[1];
+      if (address) resolved({ child, said: () => said, address });
+    };
+    child.stdout.on('data', listen);
+    child.stderr.on('data', listen);
+    child.once('exit', (code) => reject(new Error(`exit ${code}: ${said}`)));
+  });
 
-const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<number | null> => new Promise((resolved) => {
-  child.once('exit', (code) => resolved(code));
-  child.kill(signal);
-});
+const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<number | null> =>
+  new Promise((resolved) => {
+    child.once('exit', (code) => resolved(code));
+    child.kill(signal);
+  });
 
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-app-'));
 
@@ -41,10 +46,16 @@ describe('the application as a process', () => {
   it('keeps what was saved over a clean stop and over a kill, and recognises the lock it left behind', async () => {
     const directory = place();
     let { child, address } = await start(directory);
-    const put = async (basedOn: number, name: string) => (await fetch(`${address}api/sets/potting-shed`, {
-      method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ basedOn, document: { format: 'bashful-parlor-set', version: 1, name } }),
-    })).status;
-    const name = async () => (await (await fetch(`${address}api/sets/potting-shed`)).json()).document.name;
+    const put = async (basedOn: number, name: string) =>
+      (
+        await fetch(`${address}api/sets/potting-shed`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ basedOn, document: { format: 'bashful-parlor-set', version: 1, name } }),
+        })
+      ).status;
+    const name = async () =>
+      ((await (await fetch(`${address}api/sets/potting-shed`)).json()) as { document: { name: string } }).document.name;
     expect(await put(1, 'first')).toBe(200);
     expect(await ended(child, 'SIGTERM')).toBe(0);
     ({ child, address } = await start(directory));
@@ -76,7 +87,11 @@ describe('the application as a process', () => {
 describe('the configuration', () => {
   it('listens on the own machine unless told otherwise', () => {
     expect(readConfig({}, '/parlor')).toEqual({ port: 5180, host: '127.0.0.1', data: '/parlor/data' });
-    expect(readConfig({ PORT: '6000', PARLOR_HOST: '0.0.0.0', PARLOR_DATA: '/srv/x' }, '/parlor')).toEqual({ port: 6000, host: '0.0.0.0', data: '/srv/x' });
+    expect(readConfig({ PORT: '6000', PARLOR_HOST: '0.0.0.0', PARLOR_DATA: '/srv/x' }, '/parlor')).toEqual({
+      port: 6000,
+      host: '0.0.0.0',
+      data: '/srv/x',
+    });
   });
 
   it('names the setting that cannot be used', () => {

@@ -1,4 +1,4 @@
 export { readConfig } from './config.ts';
-export { type Places, placesIn } from './places.ts';
+export { placesIn } from './places.ts';
 export { prepare } from './prepare.ts';
-export { run, type Running } from './run.ts';
+export { type Running, run } from './run.ts';

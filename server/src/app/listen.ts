@@ -1,13 +1,18 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 
-const tryPort = (handler: RequestListener, host: string, port: number): Promise<Server> => new Promise((resolve, reject) => {
-  const server = createServer(handler);
-  server.once('error', reject);
-  server.listen(port, host, () => resolve(server));
-});
+const tryPort = (handler: RequestListener, host: string, port: number): Promise<Server> =>
+  new Promise((resolve, reject) => {
+    const server = createServer(handler);
+    server.once('error', reject);
+    server.listen(port, host, () => resolve(server));
+  });
 
 /** Listens on the wished port, or on the next free one after it (twenty are tried). */
-export const listen = async (handler: RequestListener, host: string, wished: number): Promise<{ readonly server: Server; readonly port: number }> => {
+export const listen = async (
+  handler: RequestListener,
+  host: string,
+  wished: number,
+): Promise<{ readonly server: Server; readonly port: number }> => {
   for (let port = wished; ; port += 1) {
     try {
       const server = await tryPort(handler, host, port);

@@ -4,5 +4,7 @@ import { join } from 'node:path';
 export type Places = { readonly web: string; readonly migrations: string; readonly prepared: string };
 
 export const placesIn = (root: string): Places => ({
-  web: join(root, 'web/dist'), migrations: join(root, 'server/migrations'), prepared: join(root, 'server/dist/prepared'),
+  web: join(root, 'web/dist'),
+  migrations: join(root, 'server/migrations'),
+  prepared: join(root, 'server/dist/prepared'),
 });

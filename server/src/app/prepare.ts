@@ -9,7 +9,9 @@ export const prepare = async (target: string, migrations: string, demo: string):
   rmSync(target, { recursive: true, force: true });
   mkdirSync(target, { recursive: true });
   const database = await openDatabase(target, migrations, null);
-  const names = readdirSync(demo).filter((name) => name.endsWith('.parlor.json')).sort();
+  const names = readdirSync(demo)
+    .filter((name) => name.endsWith('.parlor.json'))
+    .sort();
   for (const name of names) {
     const read = readSetFile(readFileSync(join(demo, name), 'utf8'));
     if (!read.ok) throw new Error(`${name}: ${read.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}`);

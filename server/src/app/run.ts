@@ -8,18 +8,21 @@ import type { Places } from './places.ts';
 /** A running application and the way to stop it. */
 export type Running = { readonly address: string; readonly moved: boolean; readonly stop: () => Promise<void> };
 
-const closeServer = (server: Server): Promise<void> => new Promise((resolve) => {
-  server.close(() => resolve());
-  server.closeIdleConnections();
-  setTimeout(() => server.closeAllConnections(), 2000).unref();
-});
+const closeServer = (server: Server): Promise<void> =>
+  new Promise((resolve) => {
+    server.close(() => resolve());
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
+  });
 
 /** Starts the application: lock, database, port, in this order, and undoes them in the other.
  *  Throws when another process has the data directory, naming it. */
 export const run = async (config: Config, places: Places, log: (line: string) => void): Promise<Running> => {
   const lock = takeLock(config.data);
   if (!lock.ok) {
-    throw new Error(`The data directory ${config.data} is in use by another Bashful Parlor (process ${lock.error.pid}).\nStop that one first, or set PARLOR_DATA to another directory.`);
+    throw new Error(
+      `The data directory ${config.data} is in use by another Bashful Parlor (process ${lock.error.pid}).\nStop that one first, or set PARLOR_DATA to another directory.`,
+    );
   }
   try {
     const database = await openDatabase(config.data, places.migrations, places.prepared);

@@ -10,17 +10,26 @@ const SELF = ["'self'"];
 
 /** Nothing comes from elsewhere; WebAssembly may run, and the 3D view's and dialogs' inline styles are allowed. Plain HTTP on the own
  *  machine must stay plain HTTP. */
-const headers = () => helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: SELF, scriptSrc: [...SELF, "'wasm-unsafe-eval'"], styleSrc: [...SELF, "'unsafe-inline'"],
-      imgSrc: [...SELF, 'data:', 'blob:'], fontSrc: SELF, connectSrc: SELF, workerSrc: [...SELF, 'blob:'],
-      objectSrc: ["'none'"], baseUri: SELF, formAction: SELF, frameAncestors: ["'none'"],
+const headers = () =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: SELF,
+        scriptSrc: [...SELF, "'wasm-unsafe-eval'"],
+        styleSrc: [...SELF, "'unsafe-inline'"],
+        imgSrc: [...SELF, 'data:', 'blob:'],
+        fontSrc: SELF,
+        connectSrc: SELF,
+        workerSrc: [...SELF, 'blob:'],
+        objectSrc: ["'none'"],
+        baseUri: SELF,
+        formAction: SELF,
+        frameAncestors: ["'none'"],
+      },
     },
-  },
-  strictTransportSecurity: false,
-});
+    strictTransportSecurity: false,
+  });
 
 /** The application: headers, failures, the interface under /api, and the built files of the web. */
 export const createApp = (database: Database, webRoot: string, log: (line: string) => void): Koa => {

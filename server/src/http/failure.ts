@@ -10,8 +10,14 @@ export type Failure =
   | { readonly code: 'not-found' | 'body-too-large' | 'not-json' | 'internal' };
 
 const STATUS: Readonly<Record<Failure['code'], number>> = {
-  'set-not-found': 404, 'not-found': 404, 'stale-revision': 409, 'body-too-large': 413, 'bad-document': 422, 'bad-request': 400,
-  'not-json': 400, internal: 500,
+  'set-not-found': 404,
+  'not-found': 404,
+  'stale-revision': 409,
+  'body-too-large': 413,
+  'bad-document': 422,
+  'bad-request': 400,
+  'not-json': 400,
+  internal: 500,
 };
 
 /** The one place that gives a failure its status. */
@@ -28,12 +34,15 @@ const fromThrown = (problem: unknown): Failure => {
 };
 
 /** Turns what the libraries below throw into failures; what nobody foresaw is logged and answered without its inside. */
-export const catchFailures = (log: (line: string) => void): Middleware => async (context, next) => {
-  try {
-    await next();
-  } catch (problem) {
-    const failure = fromThrown(problem);
-    if (failure.code === 'internal') log(`error ${context.method} ${context.path}: ${problem instanceof Error ? problem.stack : String(problem)}`);
-    answerFailure(context, failure);
-  }
-};
+export const catchFailures =
+  (log: (line: string) => void): Middleware =>
+  async (context, next) => {
+    try {
+      await next();
+    } catch (problem) {
+      const failure = fromThrown(problem);
+      if (failure.code === 'internal')
+        log(`error ${context.method} ${context.path}: ${problem instanceof Error ? problem.stack : String(problem)}`);
+      answerFailure(context, failure);
+    }
+  };

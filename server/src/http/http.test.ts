@@ -1,6 +1,6 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
-import { type AddressInfo } from 'node:net';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -29,9 +29,22 @@ afterAll(async () => {
   await database.close();
 });
 
+/** What answers may hold, as far as the checks below look. */
+type Body = {
+  readonly id: string;
+  readonly sets: readonly { readonly id: string }[];
+  readonly document: { readonly name: string };
+  readonly error: { readonly issues: readonly { readonly path: string }[] };
+};
+
 const ask = async (method: string, path: string, body?: unknown) => {
-  const response = await fetch(base + path, { method, ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }) });
-  return { status: response.status, body: await response.json().catch(() => null), headers: response.headers };
+  const response = await fetch(base + path, {
+    method,
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  return { status: response.status, body: (await response.json().catch(() => null)) as Body, headers: response.headers };
 };
 
 const document = { format: 'bashful-parlor-set', version: 1, name: 'Attic', pieces: [{ name: 'chest' }] };
@@ -54,13 +67,20 @@ describe('sets over HTTP', () => {
   it('a stale save is refused with 409 and changes nothing', async () => {
     const { body } = await ask('POST', '/api/sets', { document });
     await ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: 'theirs' } });
-    expect(await ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: 'mine' } })).toMatchObject({ status: 409, body: { error: { code: 'stale-revision', revision: 2 } } });
+    expect(await ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: 'mine' } })).toMatchObject({
+      status: 409,
+      body: { error: { code: 'stale-revision', revision: 2 } },
+    });
     expect((await ask('GET', `/api/sets/${body.id}`)).body.document.name).toBe('theirs');
   });
 
   it('of many saves on one revision exactly one wins', async () => {
     const { body } = await ask('POST', '/api/sets', { document });
-    const answers = await Promise.all(Array.from({ length: 12 }, (_, index) => ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: `try ${index}` } })));
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, index) =>
+        ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: `try ${index}` } }),
+      ),
+    );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array(11).fill(409)]);
   });
 
@@ -90,7 +110,10 @@ describe('sets over HTTP', () => {
   });
 
   it('what nobody foresaw is logged, and answered without its inside', async () => {
-    const broken = createServer(createApp({ ...database, db: undefined as never }, web, (line) => log.push(line)).callback()).listen(0, '127.0.0.1');
+    const broken = createServer(createApp({ ...database, db: undefined as never }, web, (line) => log.push(line)).callback()).listen(
+      0,
+      '127.0.0.1',
+    );
     await new Promise((ready) => broken.once('listening', ready));
     const response = await fetch(`http://127.0.0.1:${(broken.address() as AddressInfo).port}/api/sets`);
     expect(response.status).toBe(500);

@@ -14,7 +14,10 @@ const saveBody = z.strictObject({ basedOn: z.number().int().min(1), document: z.
 const readBody = <T>(context: Context, schema: z.ZodType<T>): T | undefined => {
   const read = schema.safeParse((context.request as { body?: unknown }).body ?? {});
   if (read.success) return read.data;
-  answerFailure(context, { code: 'bad-request', issues: read.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })) });
+  answerFailure(context, {
+    code: 'bad-request',
+    issues: read.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
+  });
   return undefined;
 };
 

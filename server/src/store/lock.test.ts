@@ -6,7 +6,8 @@ import { describe, expect, it } from 'vitest';
 import { takeLock } from './index.ts';
 
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-lock-'));
-const hold = (directory: string, holder: object | string) => writeFileSync(join(directory, 'parlor.lock'), typeof holder === 'string' ? holder : JSON.stringify(holder));
+const hold = (directory: string, holder: object | string) =>
+  writeFileSync(join(directory, 'parlor.lock'), typeof holder === 'string' ? holder : JSON.stringify(holder));
 
 describe('the lock of a data directory', () => {
   it('is held by one at a time, and given free', () => {

@@ -31,7 +31,8 @@ const isRunning = (pid: number): boolean => {
   }
 };
 
-const isAlive = ({ pid, started }: Holder): boolean => isRunning(pid) && (started === '' || startOf(pid) === '' || startOf(pid) === started);
+const isAlive = ({ pid, started }: Holder): boolean =>
+  isRunning(pid) && (started === '' || startOf(pid) === '' || startOf(pid) === started);
 
 const readHolder = (path: string): Holder | undefined => {
   try {

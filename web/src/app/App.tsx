@@ -43,7 +43,8 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="/sets" replace /> },
       { path: 'sets', element: <SetsView /> },
       {
-        path: 'sets/:setId', element: <SetFrame />,
+        path: 'sets/:setId',
+        element: <SetFrame />,
         children: [
           { index: true, element: <Navigate to="pieces" replace /> },
           { path: 'doll', element: <DollView /> },

@@ -26,8 +26,23 @@ export const Notice = () => {
       {notice && (
         <div className="bg-ink text-paper rounded-soft pl-5 pr-2 py-2 flex items-center gap-3 shadow-lg font-hand text-[16px]">
           {notice.text}
-          {notice.action && <Button look="quiet" className="text-paper! underline hover:text-ink!" onClick={() => notice.action && void restore(notice.action.restore)}>{notice.action.label}</Button>}
-          <Button look="quiet" className="text-paper! px-3! hover:text-ink!" aria-label="Put this slip away" onClick={() => dispatch(noticed(null))}>✕</Button>
+          {notice.action && (
+            <Button
+              look="quiet"
+              className="text-paper! underline hover:text-ink!"
+              onClick={() => notice.action && void restore(notice.action.restore)}
+            >
+              {notice.action.label}
+            </Button>
+          )}
+          <Button
+            look="quiet"
+            className="text-paper! px-3! hover:text-ink!"
+            aria-label="Put this slip away"
+            onClick={() => dispatch(noticed(null))}
+          >
+            ✕
+          </Button>
         </div>
       )}
     </div>

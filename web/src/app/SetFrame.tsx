@@ -43,8 +43,14 @@ export const SetFrame = () => {
       <h1 className="text-2xl">It cannot be opened</h1>
       <p>{WORDS[opening]}</p>
       <div className="flex gap-3">
-        {opening === 'offline' && <Button look="main" onClick={() => setTries(tries + 1)}>Try again</Button>}
-        <Link to="/sets" className="underline self-center">To the shelf of sets</Link>
+        {opening === 'offline' && (
+          <Button look="main" onClick={() => setTries(tries + 1)}>
+            Try again
+          </Button>
+        )}
+        <Link to="/sets" className="underline self-center">
+          To the shelf of sets
+        </Link>
       </div>
     </div>
   );

@@ -21,8 +21,12 @@ export const StaleChoice = () => {
   };
   return (
     <div role="alert" className="mb-3 mr-4 p-4 rounded-soft bg-leaf border-l-4 border-rose flex flex-wrap items-center gap-3">
-      <p className="flex-1 min-w-64"><strong>This set was saved on another page meanwhile.</strong> What you changed here is kept in this browser until you choose.</p>
-      <Button look="main" onClick={() => void keepBoth()}>Keep mine as a copy</Button>
+      <p className="flex-1 min-w-64">
+        <strong>This set was saved on another page meanwhile.</strong> What you changed here is kept in this browser until you choose.
+      </p>
+      <Button look="main" onClick={() => void keepBoth()}>
+        Keep mine as a copy
+      </Button>
       <Button onClick={takeTheirs}>Take the saved one</Button>
     </div>
   );

@@ -1,4 +1,16 @@
-import { type DollUm, dollUm, type RealUm, realUm, type Scale, scaleFromRatio, showLength, timesSmaller, toDoll, toReal, type Units } from '@parlor/core/measure';
+import {
+  type DollUm,
+  dollUm,
+  type RealUm,
+  realUm,
+  type Scale,
+  scaleFromRatio,
+  showLength,
+  timesSmaller,
+  toDoll,
+  toReal,
+  type Units,
+} from '@parlor/core/measure';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { type Pointed, useAppSelector, useEdit, useScale, useUnits } from '../state/index.ts';
 import { Choice } from '../ui/index.ts';
@@ -39,25 +51,50 @@ const Edge = ({ world, width, perPx, units }: EdgeProps) => {
       {ticks.map(({ x, rank, label }) => (
         <g key={x} transform={`translate(${LEFT + x} ${real ? 0 : 68})`}>
           <line y2={real ? reach[rank] : -reach[rank]} strokeWidth={rank === 2 ? 1.2 : 0.8} />
-          {label && <text y={real ? 28 : -19} textAnchor="middle" stroke="none" fontSize="13">{label}</text>}
+          {label && (
+            <text y={real ? 28 : -19} textAnchor="middle" stroke="none" fontSize="13">
+              {label}
+            </text>
+          )}
         </g>
       ))}
     </g>
   );
 };
 
-const lengthInDoll = (pointed: Pointed, scale: Scale): DollUm => (pointed.world === 'doll' ? dollUm(pointed.lengthUm) : toDoll(realUm(pointed.lengthUm), scale));
+const lengthInDoll = (pointed: Pointed, scale: Scale): DollUm =>
+  pointed.world === 'doll' ? dollUm(pointed.lengthUm) : toDoll(realUm(pointed.lengthUm), scale);
 
-const UNIT_OPTIONS = [{ value: 'in', label: 'in' }, { value: 'mm', label: 'mm' }, { value: 'cm', label: 'cm' }] as const;
+const UNIT_OPTIONS = [
+  { value: 'in', label: 'in' },
+  { value: 'mm', label: 'mm' },
+  { value: 'cm', label: 'cm' },
+] as const;
 
 const UnitSwitch = () => {
   const units = useUnits();
   const edit = useEdit();
   return (
     <div className="flex items-center gap-3 px-3 bg-table">
-      <Choice label="Units" hideLabel value={units.unit} options={UNIT_OPTIONS} onChange={(unit) => edit(`units: ${unit}`, { kind: 'change-set', change: { units: { ...units, unit } } })} />
+      <Choice
+        label="Units"
+        hideLabel
+        value={units.unit}
+        options={UNIT_OPTIONS}
+        onChange={(unit) => edit(`units: ${unit}`, { kind: 'change-set', change: { units: { ...units, unit } } })}
+      />
       <label className="flex items-center gap-1.5 text-[13px] min-h-11 cursor-pointer">
-        <input type="checkbox" className="size-5 accent-moss" checked={units.fine} onChange={(event) => edit(event.target.checked ? 'finer rule' : 'coarser rule', { kind: 'change-set', change: { units: { ...units, fine: event.target.checked } } })} />
+        <input
+          type="checkbox"
+          className="size-5 accent-moss"
+          checked={units.fine}
+          onChange={(event) =>
+            edit(event.target.checked ? 'finer rule' : 'coarser rule', {
+              kind: 'change-set',
+              change: { units: { ...units, fine: event.target.checked } },
+            })
+          }
+        />
         fine
       </label>
     </div>
@@ -91,7 +128,10 @@ export const TwinRule = () => {
     event.preventDefault();
     setMark(dollUm(Math.max(0, (mark ?? 0) + step * (units.unit === 'in' ? 25_400 / 16 : 1000) * (event.shiftKey ? 10 : 1))));
   };
-  const said = lit === null ? `real above, doll below, 1 : ${Number(timesSmaller(scale).toFixed(2))}` : `real ${showLength(toReal(lit, scale), units)}, doll ${showLength(lit, units)}`;
+  const said =
+    lit === null
+      ? `real above, doll below, 1 : ${Number(timesSmaller(scale).toFixed(2))}`
+      : `real ${showLength(toReal(lit, scale), units)}, doll ${showLength(lit, units)}`;
   return (
     <div className="col-span-full flex h-[70px] border-t border-steel max-md:hidden">
       <div
@@ -109,14 +149,26 @@ export const TwinRule = () => {
         className="relative flex-1 min-w-0 bg-[linear-gradient(var(--rule),var(--steel))] touch-none select-none cursor-ew-resize overflow-hidden"
       >
         <svg width={width} height="68" aria-hidden="true" className="block font-text">
-          <text x="8" y="20" fontSize="13" fill="var(--rose)">real</text>
-          <text x="8" y="58" fontSize="13" fill="var(--ink)">doll</text>
+          <text x="8" y="20" fontSize="13" fill="var(--rose)">
+            real
+          </text>
+          <text x="8" y="58" fontSize="13" fill="var(--ink)">
+            doll
+          </text>
           {at !== null && <rect x={LEFT} width={Math.max(0, at - LEFT)} height="68" fill="var(--moss)" opacity="0.2" />}
-          <Edge world="real" width={width} perPx={(span / (width - LEFT))} units={units} />
+          <Edge world="real" width={width} perPx={span / (width - LEFT)} units={units} />
           <Edge world="doll" width={width} perPx={perPx} units={units} />
           {at !== null && <line x1={at} x2={at} y2="68" stroke="var(--moss)" strokeWidth="2.5" />}
         </svg>
-        {at !== null && <span className="absolute top-1/2 -translate-y-1/2 font-hand text-[15px] whitespace-nowrap px-2.5 py-0.5 rounded-md bg-leaf text-ink" style={at > width * 0.7 ? { right: width - at + 8 } : { left: at + 8 }} data-testid="rule-reading">{said}</span>}
+        {at !== null && (
+          <span
+            className="absolute top-1/2 -translate-y-1/2 font-hand text-[15px] whitespace-nowrap px-2.5 py-0.5 rounded-md bg-leaf text-ink"
+            style={at > width * 0.7 ? { right: width - at + 8 } : { left: at + 8 }}
+            data-testid="rule-reading"
+          >
+            {said}
+          </span>
+        )}
       </div>
       {open && <UnitSwitch />}
     </div>

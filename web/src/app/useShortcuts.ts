@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { redone, undone, useAppDispatch } from '../state/index.ts';
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLInputElement && target.value !== target.defaultValue && document.activeElement === target;
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.value !== target.defaultValue && document.activeElement === target;
 
 /** Ctrl or ⌘ with Z undoes, with Shift Z or Y does again; inside a field that is being typed in, the field's own undo is left alone. */
 export const useShortcuts = (): void => {

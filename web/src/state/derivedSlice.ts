@@ -16,9 +16,15 @@ const slice = createSlice({
   name: 'derived',
   initialState: initial as DerivedState,
   reducers: {
-    derived: (state, { payload }: PayloadAction<{ set: DerivedSet; from: SetDocument }>): DerivedState => ({ ...(state as DerivedState), ...payload, failed: false }),
+    derived: (state, { payload }: PayloadAction<{ set: DerivedSet; from: SetDocument }>): DerivedState => ({
+      ...(state as DerivedState),
+      ...payload,
+      failed: false,
+    }),
     laidOut: (state, { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; from: SetDocument }>): DerivedState => ({
-      ...(state as DerivedState), layouts: payload.layouts, layoutsFrom: payload.from,
+      ...(state as DerivedState),
+      layouts: payload.layouts,
+      layoutsFrom: payload.from,
     }),
     derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true }),
     derivedCleared: (): DerivedState => initial,

@@ -1,5 +1,5 @@
-export { type ApiResult, api, type SetSummary } from './api.ts';
-export { bayChosen, type Desk, nightTurned, noticed, type Pointed, pointedAt, tagPointed } from './desk.ts';
+export { api, type SetSummary } from './api.ts';
+export { bayChosen, nightTurned, noticed, type Pointed, pointedAt, tagPointed } from './desk.ts';
 export { useDerivedPiece, useEdit, useScale, useSet, useUnits } from './hooks.ts';
 export { forget } from './keep.ts';
 export { loadSet } from './loadSet.ts';

@@ -14,7 +14,8 @@ export const loadSet = async (id: string, dispatch: Dispatch): Promise<'open' | 
     dispatch(opened({ id, revision: waiting.basedOn, document: mine.value, unsaved: true }));
     return 'open';
   }
-  if (!answer.ok) return answer.error.code === 'set-not-found' ? 'missing' : answer.error.code === 'bad-document' ? 'unreadable' : 'offline';
+  if (!answer.ok)
+    return answer.error.code === 'set-not-found' ? 'missing' : answer.error.code === 'bad-document' ? 'unreadable' : 'offline';
   const { revision, document } = answer.value;
   if (mine?.ok && waiting?.basedOn === revision) {
     dispatch(opened({ id, revision, document: mine.value, unsaved: true }));

@@ -25,7 +25,10 @@ const MOST_STEPS = 200;
 const initial: OpenSet = { id: null, document: null, revision: 0, version: 0, savedVersion: 0, save: 'saved', past: [], future: [] };
 
 const changed = (state: OpenSet, document: SetDocument): OpenSet => ({
-  ...state, document, version: state.version + 1, save: state.save === 'stale' ? 'stale' : 'unsaved',
+  ...state,
+  document,
+  version: state.version + 1,
+  save: state.save === 'stale' ? 'stale' : 'unsaved',
 });
 
 const slice = createSlice({
@@ -33,8 +36,13 @@ const slice = createSlice({
   initialState: initial,
   reducers: {
     opened: (state, { payload }: PayloadAction<{ id: string; revision: number; document: SetDocument; unsaved: boolean }>): OpenSet => ({
-      ...initial, id: payload.id, revision: payload.revision, document: payload.document,
-      version: state.version + 1, savedVersion: payload.unsaved ? -1 : state.version + 1, save: payload.unsaved ? 'unsaved' : 'saved',
+      ...initial,
+      id: payload.id,
+      revision: payload.revision,
+      document: payload.document,
+      version: state.version + 1,
+      savedVersion: payload.unsaved ? -1 : state.version + 1,
+      save: payload.unsaved ? 'unsaved' : 'saved',
     }),
     edited: (state, { payload }: PayloadAction<{ words: string; edit: Edit }>): OpenSet => {
       const current = state as OpenSet;
@@ -47,7 +55,11 @@ const slice = createSlice({
       const current = state as OpenSet;
       const step = current.past.at(-1);
       if (!step || !current.document) return current;
-      return { ...changed(current, applyEdit(current.document, step.undo).document), past: current.past.slice(0, -1), future: [step, ...current.future] };
+      return {
+        ...changed(current, applyEdit(current.document, step.undo).document),
+        past: current.past.slice(0, -1),
+        future: [step, ...current.future],
+      };
     },
     redone: (state): OpenSet => {
       const current = state as OpenSet;
@@ -57,7 +69,10 @@ const slice = createSlice({
     },
     saving: (state): OpenSet => ({ ...(state as OpenSet), save: 'saving' }),
     saved: (state, { payload }: PayloadAction<{ version: number; revision: number }>): OpenSet => ({
-      ...(state as OpenSet), revision: payload.revision, savedVersion: payload.version, save: payload.version === state.version ? 'saved' : 'unsaved',
+      ...(state as OpenSet),
+      revision: payload.revision,
+      savedVersion: payload.version,
+      save: payload.version === state.version ? 'saved' : 'unsaved',
     }),
     notSaved: (state, { payload }: PayloadAction<'offline' | 'refused' | 'stale'>): OpenSet => ({ ...(state as OpenSet), save: payload }),
     closed: (state): OpenSet => ({ ...initial, version: state.version }),

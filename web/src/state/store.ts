@@ -1,9 +1,9 @@
 import { configureStore, createListenerMiddleware, isAnyOf, type TypedStartListening } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { api } from './api.ts';
 import { derivationFailed, derived, derivedCleared, derivedReducer, laidOut } from './derivedSlice.ts';
 import { deskReducer } from './desk.ts';
 import { forget, keep } from './keep.ts';
-import { api } from './api.ts';
 import { edited, notSaved, type OpenSet, opened, openSetReducer, redone, saved, saving, undone } from './openSet.ts';
 import { deriveThere, layOutThere } from './workshop.ts';
 

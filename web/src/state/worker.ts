@@ -1,9 +1,19 @@
 // Everything that computes runs here, off the page's thread. What did not change since the last answer is sent back by its key only.
+
+import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { writePdf } from '@parlor/core/pdf';
 import type { Page } from '@parlor/core/print';
-import { type BoardLayout, type DerivedPiece, type DerivedSet, derive, layOutSet, type SetDocument, templatePages, type Wanted } from '@parlor/core/set';
+import {
+  type BoardLayout,
+  type DerivedPiece,
+  type DerivedSet,
+  derive,
+  layOutSet,
+  type SetDocument,
+  templatePages,
+  type Wanted,
+} from '@parlor/core/set';
 import { expose, transfer } from 'comlink';
-import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import fallbackFont from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 
 export type DeriveReply = { readonly scale: DerivedSet['scale']; readonly pieces: readonly (DerivedPiece | { readonly key: string })[] };
@@ -36,7 +46,11 @@ const work = {
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
   pdf: async (document: SetDocument, wanted: Wanted): Promise<Uint8Array> => {
     const [text, fallback] = await Promise.all([fetchFont(textFont), fetchFont(fallbackFont)]);
-    const bytes = await writePdf(templatePages(document, derive(document, known?.derived), wanted), { text, fallback }, `${document.name} · templates`);
+    const bytes = await writePdf(
+      templatePages(document, derive(document, known?.derived), wanted),
+      { text, fallback },
+      `${document.name} · templates`,
+    );
     return transfer(bytes, [bytes.buffer]);
   },
 };

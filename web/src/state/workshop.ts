@@ -5,7 +5,10 @@ import type { DeriveReply, LayoutReply, Work } from './worker.ts';
 /** The worker, as asynchronous functions. */
 export const workshop = wrap<Work>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
 
-const restored = <T extends { readonly key: string }>(reply: readonly (T | { readonly key: string })[], known: Map<string, T>): readonly T[] => {
+const restored = <T extends { readonly key: string }>(
+  reply: readonly (T | { readonly key: string })[],
+  known: Map<string, T>,
+): readonly T[] => {
   const whole = reply.map((item) => ('id' in item || 'layout' in item ? (item as T) : (known.get(item.key) as T)));
   known.clear();
   for (const item of whole) known.set(item.key, item);

@@ -1,7 +1,10 @@
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import { cx } from './cx.ts';
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { readonly look?: 'plain' | 'main' | 'quiet'; readonly ref?: Ref<HTMLButtonElement> };
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+  readonly look?: 'plain' | 'main' | 'quiet';
+  readonly ref?: Ref<HTMLButtonElement>;
+};
 
 const LOOKS = {
   plain: 'bg-oat hover:bg-tab text-ink',
@@ -14,6 +17,10 @@ export const Button = ({ look = 'plain', className, ...rest }: Props) => (
   <button
     type="button"
     {...rest}
-    className={cx('min-h-11 px-4 rounded-full text-[14px] inline-flex items-center justify-center gap-2 whitespace-nowrap transition-colors disabled:opacity-50 disabled:cursor-not-allowed', LOOKS[look], className)}
+    className={cx(
+      'min-h-11 px-4 rounded-full text-[14px] inline-flex items-center justify-center gap-2 whitespace-nowrap transition-colors disabled:opacity-50 disabled:cursor-not-allowed',
+      LOOKS[look],
+      className,
+    )}
   />
 );

@@ -13,8 +13,18 @@ type Props<T extends string> = {
 /** One of a few, all in sight. */
 export const Choice = <T extends string>({ label, value, options, onChange, hideLabel = false, hint }: Props<T>) => (
   <div>
-    {!hideLabel && <div className="text-[13px] text-graphite mb-0.5" aria-hidden="true">{label}</div>}
-    <ToggleGroup.Root type="single" value={value} aria-label={label} onValueChange={(next) => next && onChange(next as T)} className="flex flex-wrap gap-1.5">
+    {!hideLabel && (
+      <div className="text-[13px] text-graphite mb-0.5" aria-hidden="true">
+        {label}
+      </div>
+    )}
+    <ToggleGroup.Root
+      type="single"
+      value={value}
+      aria-label={label}
+      onValueChange={(next) => next && onChange(next as T)}
+      className="flex flex-wrap gap-1.5"
+    >
       {options.map((option) => (
         <ToggleGroup.Item
           key={option.value}

@@ -1,4 +1,12 @@
-import { explainLength, formatLength, type LengthError, parseLength, ROUNDING_TOLERANCE_UM, ruleStep, type Units } from '@parlor/core/measure';
+import {
+  explainLength,
+  formatLength,
+  type LengthError,
+  parseLength,
+  ROUNDING_TOLERANCE_UM,
+  ruleStep,
+  type Units,
+} from '@parlor/core/measure';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { pointedAt, useAppDispatch, useUnits } from '../state/index.ts';
 import { cx } from './cx.ts';
@@ -92,22 +100,43 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
       onKeyDown={onKeyDown}
       className={cx(
         'font-hand bg-transparent rounded-md min-h-11 focus-visible:outline-moss',
-        pencil ? 'text-[17px] text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70' : 'text-[19px] w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
+        pencil
+          ? 'text-[17px] text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70'
+          : 'text-[19px] w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
         error !== null && 'text-rose border-rose',
       )}
     />
   );
   const trouble = error && (
-    <p id={`${id}-error`} role="alert" className={cx('font-hand text-rose text-[14px] leading-snug', pencil && 'absolute z-10 top-full left-0 w-56 bg-leaf p-2 rounded-lg shadow')}>
+    <p
+      id={`${id}-error`}
+      role="alert"
+      className={cx(
+        'font-hand text-rose text-[14px] leading-snug',
+        pencil && 'absolute z-10 top-full left-0 w-56 bg-leaf p-2 rounded-lg shadow',
+      )}
+    >
       {error}
     </p>
   );
-  if (pencil) return <span className="relative inline-block">{input}{trouble}</span>;
+  if (pencil)
+    return (
+      <span className="relative inline-block">
+        {input}
+        {trouble}
+      </span>
+    );
   return (
     <div>
-      <label htmlFor={id} className="text-[13px] text-graphite">{label}</label>
+      <label htmlFor={id} className="text-[13px] text-graphite">
+        {label}
+      </label>
       {input}
-      {hint && !error && <p id={`${id}-hint`} className="text-[13px] text-graphite">{hint}</p>}
+      {hint && !error && (
+        <p id={`${id}-hint`} className="text-[13px] text-graphite">
+          {hint}
+        </p>
+      )}
       {trouble}
     </div>
   );

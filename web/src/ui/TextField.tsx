@@ -1,7 +1,13 @@
 import { useId, useState } from 'react';
 import { cx } from './cx.ts';
 
-type Props = { readonly label: string; readonly value: string; readonly onChange: (value: string) => void; readonly most?: number; readonly title?: boolean };
+type Props = {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly most?: number;
+  readonly title?: boolean;
+};
 
 /** A line of words that is changed where it stands; written when it is left or with Enter, taken back with Escape. */
 export const TextField = ({ label, value, onChange, most = 80, title = false }: Props) => {
@@ -13,7 +19,9 @@ export const TextField = ({ label, value, onChange, most = 80, title = false }: 
   };
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={title ? 'sr-only' : 'text-[13px] text-graphite'}>{label}</label>
+      <label htmlFor={id} className={title ? 'sr-only' : 'text-[13px] text-graphite'}>
+        {label}
+      </label>
       <input
         id={id}
         value={text ?? value}
@@ -26,7 +34,12 @@ export const TextField = ({ label, value, onChange, most = 80, title = false }: 
           if (event.key === 'Enter') event.currentTarget.blur();
           if (event.key === 'Escape') setText(null);
         }}
-        className={cx('bg-transparent w-full rounded-md min-h-11 text-ellipsis', title ? 'font-name text-[28px] font-semibold leading-tight hover:bg-oat/60 -ml-1.5 px-1.5' : 'font-hand text-[19px] border-b-2 border-dotted border-tab rounded-b-none px-0.5 hover:border-moss')}
+        className={cx(
+          'bg-transparent w-full rounded-md min-h-11 text-ellipsis',
+          title
+            ? 'font-name text-[28px] font-semibold leading-tight hover:bg-oat/60 -ml-1.5 px-1.5'
+            : 'font-hand text-[19px] border-b-2 border-dotted border-tab rounded-b-none px-0.5 hover:border-moss',
+        )}
         style={title ? { fontVariationSettings: '"SOFT" 100' } : undefined}
       />
     </div>

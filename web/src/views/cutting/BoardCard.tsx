@@ -9,7 +9,10 @@ import { Button, Choice, cx, SizeField, TextField } from '../../ui/index.ts';
 
 type Board = SetDocument['boards'][number];
 
-const GRAIN = [{ value: 'none', label: 'no grain' }, { value: 'along', label: 'grain along the sheet' }] as const;
+const GRAIN = [
+  { value: 'none', label: 'no grain' },
+  { value: 'along', label: 'grain along the sheet' },
+] as const;
 
 const useChangeBoard = (board: Board) => {
   const edit = useEdit();
@@ -22,16 +25,25 @@ const SheetChoice = ({ board }: { readonly board: Board }) => {
   const own = board.sheets.filter((sheet) => !USUAL_SHEETS.some(({ name }) => name === sheet.name));
   const all: readonly SheetType[] = [...USUAL_SHEETS, ...own];
   const has = (sheet: SheetType) => board.sheets.some(({ name }) => name === sheet.name);
-  const toggle = (sheet: SheetType) => change(`${sheet.name} sheets`, { sheets: all.filter((each) => (each.name === sheet.name ? !has(each) : has(each))) });
+  const toggle = (sheet: SheetType) =>
+    change(`${sheet.name} sheets`, { sheets: all.filter((each) => (each.name === sheet.name ? !has(each) : has(each))) });
   return (
     <fieldset className="flex flex-wrap gap-1.5">
       <legend className="text-[13px] text-graphite mb-0.5">Sheets at hand</legend>
       {all.map((sheet) => (
         <button
-          key={sheet.name} type="button" aria-pressed={has(sheet)} disabled={has(sheet) && board.sheets.length === 1} onClick={() => toggle(sheet)}
-          className={cx('min-h-11 px-3 rounded-lg border text-[14px]', has(sheet) ? 'bg-sprig border-moss text-ink' : 'border-tab text-graphite hover:bg-oat')}
+          key={sheet.name}
+          type="button"
+          aria-pressed={has(sheet)}
+          disabled={has(sheet) && board.sheets.length === 1}
+          onClick={() => toggle(sheet)}
+          className={cx(
+            'min-h-11 px-3 rounded-lg border text-[14px]',
+            has(sheet) ? 'bg-sprig border-moss text-ink' : 'border-tab text-graphite hover:bg-oat',
+          )}
         >
-          {has(sheet) ? '✓ ' : ''}{sheet.name}
+          {has(sheet) ? '✓ ' : ''}
+          {sheet.name}
         </button>
       ))}
     </fieldset>
@@ -44,7 +56,9 @@ const OwnSheet = ({ board }: { readonly board: Board }) => {
   const [height, setHeight] = useState(400 * UM.mm);
   const add = () => {
     const name = `own ${board.sheets.length + 1}`;
-    change('a sheet size of one’s own', { sheets: [...board.sheets, { name, width: width as SheetType['width'], height: height as SheetType['height'] }] });
+    change('a sheet size of one’s own', {
+      sheets: [...board.sheets, { name, width: width as SheetType['width'], height: height as SheetType['height'] }],
+    });
   };
   return (
     <details>
@@ -67,14 +81,50 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
   return (
     <section aria-label={board.name} className="border border-tab rounded-soft p-4 pt-2.5 space-y-2 bg-leaf/60">
       <div className="flex items-end gap-3">
-        <div className="flex-1 min-w-0"><TextField label="Board" value={board.name} onChange={(name) => change('the name', { name })} /></div>
-        <Button look="quiet" className="px-3!" disabled={used} title={used ? 'Pieces are cut from it' : 'Put this board away'} aria-label={`Put ${board.name} away`} onClick={() => edit(`${board.name} put away`, { kind: 'remove-board', id: board.id })}><Trash2 size={18} /></Button>
+        <div className="flex-1 min-w-0">
+          <TextField label="Board" value={board.name} onChange={(name) => change('the name', { name })} />
+        </div>
+        <Button
+          look="quiet"
+          className="px-3!"
+          disabled={used}
+          title={used ? 'Pieces are cut from it' : 'Put this board away'}
+          aria-label={`Put ${board.name} away`}
+          onClick={() => edit(`${board.name} put away`, { kind: 'remove-board', id: board.id })}
+        >
+          <Trash2 size={18} />
+        </Button>
       </div>
       <div className="grid grid-cols-2 gap-5">
-        <SizeField fine label="Thickness on the label" world="doll" lengthUm={board.nominal} min={200} max={60 * UM.mm} onChange={(nominal) => change('the thickness on the label', { nominal: nominal as Board['nominal'] })} />
+        <SizeField
+          fine
+          label="Thickness on the label"
+          world="doll"
+          lengthUm={board.nominal}
+          min={200}
+          max={60 * UM.mm}
+          onChange={(nominal) => change('the thickness on the label', { nominal: nominal as Board['nominal'] })}
+        />
         <div>
-          <SizeField fine label="Thickness as measured" world="doll" lengthUm={board.measured ?? board.nominal} min={200} max={60 * UM.mm} onChange={(measured) => change('the measured thickness', { measured: measured as Board['nominal'] })} hint={board.measured === null ? 'Measure ten in a stack, divide by ten.' : undefined} />
-          {board.measured !== null && <button type="button" className="text-[13px] underline min-h-11" onClick={() => change('the measured thickness', { measured: null })}>not measured: use the label</button>}
+          <SizeField
+            fine
+            label="Thickness as measured"
+            world="doll"
+            lengthUm={board.measured ?? board.nominal}
+            min={200}
+            max={60 * UM.mm}
+            onChange={(measured) => change('the measured thickness', { measured: measured as Board['nominal'] })}
+            hint={board.measured === null ? 'Measure ten in a stack, divide by ten.' : undefined}
+          />
+          {board.measured !== null && (
+            <button
+              type="button"
+              className="text-[13px] underline min-h-11"
+              onClick={() => change('the measured thickness', { measured: null })}
+            >
+              not measured: use the label
+            </button>
+          )}
         </div>
       </div>
       <SheetChoice board={board} />

@@ -15,7 +15,19 @@ const filled = (sheets: readonly Sheet[], parts: Parts): number => {
 const sizes = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
   `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
 
-const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: Sheet; readonly number: number; readonly parts: Parts; readonly units: Units; readonly most: number }) => {
+const SheetDrawing = ({
+  sheet,
+  number,
+  parts,
+  units,
+  most,
+}: {
+  readonly sheet: Sheet;
+  readonly number: number;
+  readonly parts: Parts;
+  readonly units: Units;
+  readonly most: number;
+}) => {
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.desk.tag);
   const mm = (um: number) => um / 1000;
@@ -23,7 +35,13 @@ const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: S
   const stroke = mm(most) * 0.002;
   return (
     <figure className="min-w-0">
-      <svg viewBox={`${-stroke} ${-stroke} ${mm(width) + 2 * stroke} ${mm(height) + 2 * stroke}`} style={{ width: `${(width / most) * 100}%` }} className="block" role="img" aria-label={`Sheet ${number}, ${sheet.kind.name}: ${sheet.placements.map(({ id }) => parts.get(id)?.tag).join(', ')}`}>
+      <svg
+        viewBox={`${-stroke} ${-stroke} ${mm(width) + 2 * stroke} ${mm(height) + 2 * stroke}`}
+        style={{ width: `${(width / most) * 100}%` }}
+        className="block"
+        role="img"
+        aria-label={`Sheet ${number}, ${sheet.kind.name}: ${sheet.placements.map(({ id }) => parts.get(id)?.tag).join(', ')}`}
+      >
         <rect width={mm(width)} height={mm(height)} fill="var(--paper)" stroke="var(--graphite)" strokeWidth={stroke} />
         {sheet.placements.map(({ id, x, y, rotated }) => {
           const part = parts.get(id);
@@ -35,28 +53,69 @@ const SheetDrawing = ({ sheet, number, parts, units, most }: { readonly sheet: S
           return (
             <g key={id} onMouseEnter={() => dispatch(tagPointed(part.tag))} onMouseLeave={() => dispatch(tagPointed(null))}>
               <title>{`${part.tag} ${part.name}, ${sizes(part, units)}`}</title>
-              <rect x={px} y={py} width={mm(w)} height={mm(h)} fill={lit ? 'var(--sprig)' : 'var(--oat)'} stroke={lit ? 'var(--moss)' : 'var(--ink)'} strokeWidth={stroke} />
-              <text x={px + mm(w) / 2} y={py + mm(h) / 2} fontSize={size} textAnchor="middle" dominantBaseline="central" fill="var(--ink)" className="font-hand" transform={h > w * 1.6 ? `rotate(-90 ${px + mm(w) / 2} ${py + mm(h) / 2})` : undefined}>{part.tag}</text>
+              <rect
+                x={px}
+                y={py}
+                width={mm(w)}
+                height={mm(h)}
+                fill={lit ? 'var(--sprig)' : 'var(--oat)'}
+                stroke={lit ? 'var(--moss)' : 'var(--ink)'}
+                strokeWidth={stroke}
+              />
+              <text
+                x={px + mm(w) / 2}
+                y={py + mm(h) / 2}
+                fontSize={size}
+                textAnchor="middle"
+                dominantBaseline="central"
+                fill="var(--ink)"
+                className="font-hand"
+                transform={h > w * 1.6 ? `rotate(-90 ${px + mm(w) / 2} ${py + mm(h) / 2})` : undefined}
+              >
+                {part.tag}
+              </text>
             </g>
           );
         })}
       </svg>
-      <figcaption className="text-[13px] text-graphite mt-1">{number} · {sheet.kind.name}<br />largest rest {sizes(sheet.offcut, units)}</figcaption>
+      <figcaption className="text-[13px] text-graphite mt-1">
+        {number} · {sheet.kind.name}
+        <br />
+        largest rest {sizes(sheet.offcut, units)}
+      </figcaption>
     </figure>
   );
 };
 
-const Board = ({ laid, name, parts, units, most }: { readonly laid: BoardLayout; readonly name: string; readonly parts: Parts; readonly units: Units; readonly most: number }) => {
+const Board = ({
+  laid,
+  name,
+  parts,
+  units,
+  most,
+}: {
+  readonly laid: BoardLayout;
+  readonly name: string;
+  readonly parts: Parts;
+  readonly units: Units;
+  readonly most: number;
+}) => {
   const { sheets, least } = laid.layout;
   const count = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`;
   return (
     <section aria-label={name} className="mb-7" data-board={laid.board}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-2">
         <h3 className="text-[19px]">{name}</h3>
-        <p className="text-[14px]" data-testid="bound"><strong>{count}</strong>; {sheets.length === least ? `${least} is the least possible` : `at least ${least} ${least === 1 ? 'is' : 'are'} needed`} · {filled(sheets, parts)} % used</p>
+        <p className="text-[14px]" data-testid="bound">
+          <strong>{count}</strong>;{' '}
+          {sheets.length === least ? `${least} is the least possible` : `at least ${least} ${least === 1 ? 'is' : 'are'} needed`} ·{' '}
+          {filled(sheets, parts)} % used
+        </p>
       </header>
       <div className="grid grid-cols-2 xl:grid-cols-3 gap-4">
-        {sheets.map((sheet, index) => <SheetDrawing key={`${laid.key.length} ${index}`} sheet={sheet} number={index + 1} parts={parts} units={units} most={most} />)}
+        {sheets.map((sheet, index) => (
+          <SheetDrawing key={`${laid.key.length} ${index}`} sheet={sheet} number={index + 1} parts={parts} units={units} most={most} />
+        ))}
       </div>
     </section>
   );
@@ -74,10 +133,27 @@ export const Sheets = () => {
   return (
     <div aria-busy={layoutsFrom !== from}>
       <header className="mb-5">
-        <h2 className="text-[22px]">{layoutsFrom === null ? 'Laying out …' : total === 0 ? 'Nothing to cut yet' : `${total} ${total === 1 ? 'sheet' : 'sheets'} to cut`}</h2>
-        <p className="text-graphite">{total === 0 ? 'Add a piece, and its parts lie down here.' : 'what follows · every cut runs from edge to edge'}</p>
+        <h2 className="text-[22px]">
+          {layoutsFrom === null
+            ? 'Laying out …'
+            : total === 0
+              ? 'Nothing to cut yet'
+              : `${total} ${total === 1 ? 'sheet' : 'sheets'} to cut`}
+        </h2>
+        <p className="text-graphite">
+          {total === 0 ? 'Add a piece, and its parts lie down here.' : 'what follows · every cut runs from edge to edge'}
+        </p>
       </header>
-      {layouts.map((laid) => <Board key={laid.board} laid={laid} name={boards.find(({ id }) => id === laid.board)?.name ?? laid.board} parts={parts} units={units} most={most} />)}
+      {layouts.map((laid) => (
+        <Board
+          key={laid.board}
+          laid={laid}
+          name={boards.find(({ id }) => id === laid.board)?.name ?? laid.board}
+          parts={parts}
+          units={units}
+          most={most}
+        />
+      ))}
     </div>
   );
 };

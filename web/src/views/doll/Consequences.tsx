@@ -30,9 +30,15 @@ const Table = ({ scale, own }: { readonly scale: Scale; readonly own: Scale }) =
       <tbody>
         {TOUCHED.map(({ name, real, share, body }) => (
           <tr key={name} className="border-b border-dashed border-tab">
-            <th scope="row" className="text-left font-normal py-2">{name}</th>
-            <td className="text-right"><Size world="real" lengthUm={real} /></td>
-            <td className="text-right font-semibold"><Size world="doll" lengthUm={toDoll(realUm(real), scale)} /></td>
+            <th scope="row" className="text-left font-normal py-2">
+              {name}
+            </th>
+            <td className="text-right">
+              <Size world="real" lengthUm={real} />
+            </td>
+            <td className="text-right font-semibold">
+              <Size world="doll" lengthUm={toDoll(realUm(real), scale)} />
+            </td>
             <td className="text-right">
               <Size world="doll" lengthUm={share === null ? toDoll(realUm(real), own) : dollUm(doll.height * share)} />
               <span className="block text-[12px] text-graphite">{share === null ? 'own ratio' : body}</span>
@@ -56,8 +62,12 @@ const Pair = () => {
       <Figure heightUm={doll.stature} x={width * 0.34} floor={0} fill="var(--oat)" />
       <Figure heightUm={doll.height} x={width * 0.72} floor={0} />
       <g className="font-hand" fill="var(--graphite)" textAnchor="middle" fontSize={person * 0.05}>
-        <text x={width * 0.34} y={-person * 1.035}>{doll.standsFor}, {showLength(doll.stature, units)}</text>
-        <text x={width * 0.72} y={-small - person * 0.03}>{doll.name}, {showLength(doll.height, units)}</text>
+        <text x={width * 0.34} y={-person * 1.035}>
+          {doll.standsFor}, {showLength(doll.stature, units)}
+        </text>
+        <text x={width * 0.72} y={-small - person * 0.03}>
+          {doll.name}, {showLength(doll.height, units)}
+        </text>
       </g>
     </svg>
   );
@@ -75,7 +85,9 @@ export const Consequences = ({ scale, ratio }: { readonly scale: Scale; readonly
       </header>
       <Pair />
       <Table scale={scale} own={own} />
-      <p className="text-[13px] text-graphite">Body measures from stature after Drillis &amp; Contini, recalled; measure your own doll where it matters.</p>
+      <p className="text-[13px] text-graphite">
+        Body measures from stature after Drillis &amp; Contini, recalled; measure your own doll where it matters.
+      </p>
     </div>
   );
 };

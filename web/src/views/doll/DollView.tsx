@@ -20,14 +20,21 @@ const ScaleChoice = ({ doll }: { readonly doll: Doll }) => {
   return (
     <div className="space-y-3">
       <Choice
-        label="How the scale is taken" value={doll.scale.by}
-        options={[{ value: 'ratio', label: 'a usual ratio' }, { value: 'stature', label: `the doll's own, ${own}` }]}
+        label="How the scale is taken"
+        value={doll.scale.by}
+        options={[
+          { value: 'ratio', label: 'a usual ratio' },
+          { value: 'stature', label: `the doll's own, ${own}` },
+        ]}
         onChange={(by) => change('how the scale is taken', { scale: by === 'ratio' ? { by, ratio: nearestRatio(doll) } : { by } })}
       />
       {doll.scale.by === 'ratio' && (
         <Choice
-          label="Ratio" value={String(ratio)}
-          options={[...new Set([...USUAL_RATIOS, ratio])].sort((a, b) => a - b).map((each) => ({ value: String(each), label: `1 : ${each}` }))}
+          label="Ratio"
+          value={String(ratio)}
+          options={[...new Set([...USUAL_RATIOS, ratio])]
+            .sort((a, b) => a - b)
+            .map((each) => ({ value: String(each), label: `1 : ${each}` }))}
           onChange={(value) => change(`scale 1 : ${value}`, { scale: { by: 'ratio', ratio: Number(value) } })}
           hint={`The nearest to the doll's own ${own} is 1 : ${nearestRatio(doll)}. A usual ratio fits what others make.`}
         />
@@ -46,17 +53,33 @@ const Decided = () => {
         <TextField title label="The doll's name" value={doll.name} onChange={(name) => change(`the doll's name`, { name })} />
         <p className="text-graphite">who lives here · what you decide</p>
       </header>
-      <SizeField label="How tall the doll is" world="doll" lengthUm={doll.height} min={20 * UM.mm} max={1200 * UM.mm} onChange={(height) => change('how tall the doll is', { height: height as Doll['height'] })} hint="Measured standing, without shoes or hair that stands up." />
+      <SizeField
+        label="How tall the doll is"
+        world="doll"
+        lengthUm={doll.height}
+        min={20 * UM.mm}
+        max={1200 * UM.mm}
+        onChange={(height) => change('how tall the doll is', { height: height as Doll['height'] })}
+        hint="Measured standing, without shoes or hair that stands up."
+      />
       <div className="grid grid-cols-2 gap-4">
         <Picker
-          label="Whom the doll stands for" value={known ? known.name : 'other'}
+          label="Whom the doll stands for"
+          value={known ? known.name : 'other'}
           options={[...STATURES.map(({ name }) => ({ value: name, label: name })), { value: 'other', label: 'somebody else' }]}
           onChange={(name) => {
             const person = STATURES.find((each) => each.name === name);
             change('whom the doll stands for', person ? { standsFor: name, stature: person.stature } : { standsFor: 'somebody else' });
           }}
         />
-        <SizeField label="How tall that person is" world="real" lengthUm={doll.stature} min={300 * UM.mm} max={2500 * UM.mm} onChange={(stature) => change('how tall that person is', { stature: stature as Doll['stature'] })} />
+        <SizeField
+          label="How tall that person is"
+          world="real"
+          lengthUm={doll.stature}
+          min={300 * UM.mm}
+          max={2500 * UM.mm}
+          onChange={(stature) => change('how tall that person is', { stature: stature as Doll['stature'] })}
+        />
       </div>
       <ScaleChoice doll={doll} />
     </div>
@@ -68,7 +91,8 @@ export const DollView = () => {
   const scale = useScale();
   return (
     <Spread
-      leftLabel="What you decide about the doll" rightLabel="What follows"
+      leftLabel="What you decide about the doll"
+      rightLabel="What follows"
       left={<Decided />}
       right={scale && <Consequences scale={scale} ratio={timesSmaller(scale)} />}
     />

@@ -19,15 +19,33 @@ const toolsFor = (front: Cell, path: CellPath): readonly Tool[] => {
     { label: 'shelf', words: 'a shelf less', icon: <Minus size={17} />, made: takeShelf(front, path) },
     { label: 'split', words: 'an upright through the bay', icon: <Columns2 size={17} />, made: split(front, path, 'columns') },
     { label: 'split', words: 'a cross panel through the bay', icon: <Rows2 size={17} />, made: split(front, path, 'rows') },
-    { label: door ? 'no door' : 'door', words: door ? 'the door taken off' : 'a door', icon: <DoorClosed size={17} />, made: toggleDoor(front, path, NEW_DOOR) },
+    {
+      label: door ? 'no door' : 'door',
+      words: door ? 'the door taken off' : 'a door',
+      icon: <DoorClosed size={17} />,
+      made: toggleDoor(front, path, NEW_DOOR),
+    },
     { label: 'bay', words: 'the bay taken out', icon: <Trash2 size={17} />, made: removeBay(front, path) },
   ];
 };
 
-const HINGES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }, { value: 'pair', label: 'a pair' }] as const;
-const FITS = [{ value: 'overlay', label: 'lies on the front' }, { value: 'inset', label: 'sits inside' }] as const;
+const HINGES = [
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+  { value: 'pair', label: 'a pair' },
+] as const;
+const FITS = [
+  { value: 'overlay', label: 'lies on the front' },
+  { value: 'inset', label: 'sits inside' },
+] as const;
 
-const DoorChoices = ({ door, onChange }: { readonly door: DoorCell; readonly onChange: (words: string, change: Partial<DoorCell>) => void }) => (
+const DoorChoices = ({
+  door,
+  onChange,
+}: {
+  readonly door: DoorCell;
+  readonly onChange: (words: string, change: Partial<DoorCell>) => void;
+}) => (
   <>
     <Choice label="Hinged" value={door.hinge} options={HINGES} onChange={(hinge) => onChange('where the door is hinged', { hinge })} />
     <Choice label="The door" value={door.fit} options={FITS} onChange={(fit) => onChange('how the door sits', { fit })} />
@@ -44,7 +62,8 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
   const path = chosen && cellAt(piece.front, chosen) ? chosen : [];
   const cell = cellAt(piece.front, path) as Cell;
   const stands = cell.kind === 'door' ? cell.behind : cell;
-  const put = (words: string, at: CellPath, next: Cell) => edit(`${words}, ${piece.name}`, { kind: 'put-cell', id: piece.id, path: at, cell: next });
+  const put = (words: string, at: CellPath, next: Cell) =>
+    edit(`${words}, ${piece.name}`, { kind: 'put-cell', id: piece.id, path: at, cell: next });
   const use = ({ words, made }: Tool) => {
     if (!made) return;
     put(words, [], made.front);
@@ -54,7 +73,14 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
     <div className="space-y-2">
       <div role="toolbar" aria-label={path.length === 0 ? 'The whole front' : 'The chosen bay'} className="flex flex-wrap gap-1.5">
         {toolsFor(piece.front, path).map((tool) => (
-          <Button key={tool.words} className="px-3!" disabled={!tool.made} onClick={() => use(tool)} title={tool.words} aria-label={tool.words}>
+          <Button
+            key={tool.words}
+            className="px-3!"
+            disabled={!tool.made}
+            onClick={() => use(tool)}
+            title={tool.words}
+            aria-label={tool.words}
+          >
             {tool.icon}
             {tool.label}
           </Button>
@@ -65,12 +91,23 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
         {(stands.kind === 'open' || stands.kind === 'shelves') && (
           <div className="w-56">
             <Picker
-              label={path.length === 0 ? 'What stands in it' : 'What stands in this bay'} value={stands.holds ?? ''} options={HOLDS}
-              onChange={(name) => put('what stands in a bay', cell.kind === 'door' ? [...path, 0] : path, { ...stands, holds: name === '' ? null : (name as ObjectName) })}
+              label={path.length === 0 ? 'What stands in it' : 'What stands in this bay'}
+              value={stands.holds ?? ''}
+              options={HOLDS}
+              onChange={(name) =>
+                put('what stands in a bay', cell.kind === 'door' ? [...path, 0] : path, {
+                  ...stands,
+                  holds: name === '' ? null : (name as ObjectName),
+                })
+              }
             />
           </div>
         )}
-        {path.length === 0 && <p className="text-[13px] text-graphite max-w-56 pt-2">Touch a bay on the drawing to choose it; the tools then work on that bay.</p>}
+        {path.length === 0 && (
+          <p className="text-[13px] text-graphite max-w-56 pt-2">
+            Touch a bay on the drawing to choose it; the tools then work on that bay.
+          </p>
+        )}
       </div>
     </div>
   );

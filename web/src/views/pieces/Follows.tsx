@@ -1,7 +1,7 @@
-import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { timesSmaller } from '@parlor/core/measure';
-import { lazy, Suspense, useState } from 'react';
+import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { Slider } from 'radix-ui';
+import { lazy, Suspense, useState } from 'react';
 import { useAppSelector, useScale, useSet } from '../../state/index.ts';
 import { MarginNote } from '../../ui/index.ts';
 import { PartsTable } from './PartsTable.tsx';
@@ -11,8 +11,18 @@ const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Mod
 const ApartSlider = ({ apart, onChange }: { readonly apart: number; readonly onChange: (apart: number) => void }) => (
   <div className="absolute right-0 top-2 bottom-2 w-11 flex flex-col items-center gap-1 text-[12px] text-graphite">
     <span aria-hidden="true">apart</span>
-    <Slider.Root orientation="vertical" min={0} max={1} step={0.05} value={[apart]} onValueChange={([value]) => onChange(value ?? 0)} className="relative flex flex-col items-center flex-1 w-11 touch-none cursor-pointer">
-      <Slider.Track className="relative flex-1 w-1 bg-tab rounded-full"><Slider.Range className="absolute w-full bg-moss rounded-full" /></Slider.Track>
+    <Slider.Root
+      orientation="vertical"
+      min={0}
+      max={1}
+      step={0.05}
+      value={[apart]}
+      onValueChange={([value]) => onChange(value ?? 0)}
+      className="relative flex flex-col items-center flex-1 w-11 touch-none cursor-pointer"
+    >
+      <Slider.Track className="relative flex-1 w-1 bg-tab rounded-full">
+        <Slider.Range className="absolute w-full bg-moss rounded-full" />
+      </Slider.Track>
       <Slider.Thumb aria-label="Pull the parts apart" className="block size-6 rounded-full bg-leaf border-2 border-moss" />
     </Slider.Root>
     <span aria-hidden="true">whole</span>
@@ -26,7 +36,9 @@ const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: M
   return (
     <div className="relative h-[320px] shrink-0">
       <Suspense fallback={<p className="p-6 font-hand text-graphite">building it …</p>}>
-        <div className="absolute inset-0 right-12"><Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} night={night} /></div>
+        <div className="absolute inset-0 right-12">
+          <Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} key={String(night)} />
+        </div>
       </Suspense>
       <ApartSlider apart={apart} onChange={setApart} />
     </div>
@@ -48,16 +60,28 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
     <div className="flex flex-col h-full">
       <header className="flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-[20px]">for {doll.name || 'the doll'}, 1 : {scale && Number(timesSmaller(scale).toFixed(2))}</h2>
+          <h2 className="text-[20px]">
+            for {doll.name || 'the doll'}, 1 : {scale && Number(timesSmaller(scale).toFixed(2))}
+          </h2>
           <p className="text-graphite">what follows</p>
         </div>
-        {made && <p className="bg-oat rounded-full px-4 py-1.5 text-[14px] whitespace-nowrap" data-testid="verdict">{verdict(made)}</p>}
+        {made && (
+          <p className="bg-oat rounded-full px-4 py-1.5 text-[14px] whitespace-nowrap" data-testid="verdict">
+            {verdict(made)}
+          </p>
+        )}
       </header>
       {made && <Model piece={piece} made={made} />}
       <div className="grid grid-cols-[minmax(0,1fr)_186px] max-sm:grid-cols-1 gap-5 mt-2 items-start pb-4">
-        {made ? <PartsTable made={made} /> : <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>}
+        {made ? (
+          <PartsTable made={made} />
+        ) : (
+          <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
+        )}
         <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-          {findings.map((finding) => <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />)}
+          {findings.map((finding) => (
+            <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />
+          ))}
           {findings.length === 0 && <li className="font-hand text-[15px] text-moss">Nothing to note: it fits, it stands, it closes.</li>}
         </ul>
       </div>

@@ -4,9 +4,20 @@ import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { buildModel, type Colours, dispose, light, type Model, pullApart } from './modelScene.ts';
 
-type Props = { readonly made: MadePiece; readonly name: string; readonly dollHeightUm: number; readonly apart: number; readonly tag: string | null; readonly night: boolean };
+type Props = {
+  readonly made: MadePiece;
+  readonly name: string;
+  readonly dollHeightUm: number;
+  readonly apart: number;
+  readonly tag: string | null;
+};
 
-type Stage = { readonly renderer: WebGLRenderer; readonly camera: PerspectiveCamera; readonly controls: OrbitControls; model: Model | null };
+type Stage = {
+  readonly renderer: WebGLRenderer;
+  readonly camera: PerspectiveCamera;
+  readonly controls: OrbitControls;
+  model: Model | null;
+};
 
 const coloursNow = (): Colours => {
   const style = getComputedStyle(document.documentElement);
@@ -39,7 +50,7 @@ const frame = ({ camera, controls, model }: Stage): void => {
 };
 
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag, night }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, apart, tag }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const [failed, setFailed] = useState(false);
@@ -83,8 +94,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, night }: Props) 
     lastShape.current = shape;
     pullApart(current.model, apart);
     draw(current);
-    // `night` is here because it changes the colours that are read. `apart` has its own effect.
-  }, [made, dollHeightUm, night, shape, size, apart]);
+  }, [made, dollHeightUm, shape, size, apart]);
   useEffect(() => {
     const current = stage.current;
     if (!current?.model) return;
@@ -92,10 +102,15 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, night }: Props) 
     light(current.model, tag, coloursNow());
     draw(current);
   }, [apart, tag]);
-  if (failed) return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
+  if (failed)
+    return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
   return (
     <canvas
-      ref={canvas} tabIndex={0} role="img" data-testid="model" className="absolute inset-0 w-full h-full touch-none rounded-soft"
+      ref={canvas}
+      tabIndex={0}
+      role="img"
+      data-testid="model"
+      className="absolute inset-0 w-full h-full touch-none rounded-soft"
       aria-label={`${name} in three dimensions, ${made.assembly.parts.length} parts, with the doll beside it. Turn it with the arrow keys.`}
       onKeyDown={(event) => {
         const turn = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];

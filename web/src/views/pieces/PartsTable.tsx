@@ -18,17 +18,33 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
       <caption className="sr-only">Parts to cut, at doll size</caption>
       <thead>
         <tr className="text-[13px] text-graphite text-left border-b border-tab">
-          <th className="font-normal py-1 w-11"><span className="sr-only">tag</span></th>
+          <th className="font-normal py-1 w-11">
+            <span className="sr-only">tag</span>
+          </th>
           <th className="font-normal">part</th>
           <th className="font-normal text-right w-8">cut</th>
-          <th className="font-normal text-right" colSpan={3}>doll size, {units.unit}</th>
+          <th className="font-normal text-right" colSpan={3}>
+            doll size, {units.unit}
+          </th>
         </tr>
       </thead>
       <tbody>
         {made.groups.map(({ tag, name, width, height, parts }) => (
-          <tr key={tag} data-tag={tag} className={cx('border-b border-dashed border-tab', pointed === tag && 'bg-sprig')} onMouseEnter={() => light(tag, Math.max(width, height))} onMouseLeave={() => light(null)}>
-            <td className="py-1.5"><span className="inline-grid place-items-center min-w-9 h-7 px-1 border-2 border-ink rounded-md font-hand text-[15px]">{tag}</span></td>
-            <th scope="row" className="font-normal text-left pr-2">{name}</th>
+          <tr
+            key={tag}
+            data-tag={tag}
+            className={cx('border-b border-dashed border-tab', pointed === tag && 'bg-sprig')}
+            onMouseEnter={() => light(tag, Math.max(width, height))}
+            onMouseLeave={() => light(null)}
+          >
+            <td className="py-1.5">
+              <span className="inline-grid place-items-center min-w-9 h-7 px-1 border-2 border-ink rounded-md font-hand text-[15px]">
+                {tag}
+              </span>
+            </td>
+            <th scope="row" className="font-normal text-left pr-2">
+              {name}
+            </th>
             <td className="text-right">{parts.length}</td>
             <td className="text-right pl-2 whitespace-nowrap w-12">{show(width)}</td>
             <td className="text-center px-0.5 text-graphite w-4">×</td>

@@ -5,12 +5,31 @@ import { thicknessOf } from '@parlor/core/stock';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Choice, Picker, SizeField } from '../../ui/index.ts';
 
-const HOLD = [{ value: 'outside', label: 'outside' }, { value: 'inside', label: 'inside' }] as const;
-const CORNER = [{ value: 'sides', label: 'sides' }, { value: 'top', label: 'top' }] as const;
-const BACK = [{ value: 'inset', label: 'between' }, { value: 'over', label: 'behind' }, { value: 'none', label: 'none' }] as const;
-const STANDING = [{ value: 'free', label: 'free' }, { value: 'fixed to the wall', label: 'fixed to the wall' }] as const;
+const HOLD = [
+  { value: 'outside', label: 'outside' },
+  { value: 'inside', label: 'inside' },
+] as const;
+const CORNER = [
+  { value: 'sides', label: 'sides' },
+  { value: 'top', label: 'top' },
+] as const;
+const BACK = [
+  { value: 'inset', label: 'between' },
+  { value: 'over', label: 'behind' },
+  { value: 'none', label: 'none' },
+] as const;
+const STANDING = [
+  { value: 'free', label: 'free' },
+  { value: 'fixed to the wall', label: 'fixed to the wall' },
+] as const;
 
-const ROLE_WORDS: Readonly<Record<BoardRole, string>> = { carcass: 'Board', back: 'Board of the back', inner: 'Board of shelves', door: 'Board of doors', plinth: 'Board of the plinth' };
+const ROLE_WORDS: Readonly<Record<BoardRole, string>> = {
+  carcass: 'Board',
+  back: 'Board of the back',
+  inner: 'Board of shelves',
+  door: 'Board of doors',
+  plinth: 'Board of the plinth',
+};
 
 const useChange = (piece: Piece) => {
   const edit = useEdit();
@@ -24,8 +43,15 @@ const BoardPicker = ({ piece, role }: { readonly piece: Piece; readonly role: Bo
   const value = piece.boards[role] ?? (role === 'carcass' ? (boards[0]?.id ?? '') : '');
   return (
     <Picker
-      label={ROLE_WORDS[role]} value={value}
-      options={[...same, ...boards.map((board) => ({ value: board.id, label: `${board.name}, ${showLength(thicknessOf(board), { ...units, fine: true })}` }))]}
+      label={ROLE_WORDS[role]}
+      value={value}
+      options={[
+        ...same,
+        ...boards.map((board) => ({
+          value: board.id,
+          label: `${board.name}, ${showLength(thicknessOf(board), { ...units, fine: true })}`,
+        })),
+      ]}
       onChange={(id) => change(ROLE_WORDS[role].toLowerCase(), { boards: { ...piece.boards, [role]: id === '' ? null : id } })}
     />
   );
@@ -35,7 +61,14 @@ const BoardPicker = ({ piece, role }: { readonly piece: Piece; readonly role: Bo
 export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly drawn: boolean }) => {
   const change = useChange(piece);
   const size = (field: 'width' | 'height' | 'depth' | 'plinth' | 'setback', label: string, min = 10 * UM.mm) => (
-    <SizeField label={label} world="real" lengthUm={piece[field]} min={min} max={10 * UM.m} onChange={(value) => change(label.toLowerCase(), { [field]: value })} />
+    <SizeField
+      label={label}
+      world="real"
+      lengthUm={piece[field]}
+      min={min}
+      max={10 * UM.m}
+      onChange={(value) => change(label.toLowerCase(), { [field]: value })}
+    />
   );
   const clear = piece.hold === 'inside' ? 'Clear ' : '';
   const named = (word: string) => (clear ? `${clear}${word}` : `${word[0]?.toUpperCase()}${word.slice(1)}`);
@@ -49,14 +82,33 @@ export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly 
         <BoardPicker piece={piece} role="carcass" />
       </div>
       <details className="mt-1">
-        <summary className="min-h-11 flex items-center text-[14px] underline underline-offset-4 decoration-dotted">How it is built: corners, back, plinth, boards, standing</summary>
+        <summary className="min-h-11 flex items-center text-[14px] underline underline-offset-4 decoration-dotted">
+          How it is built: corners, back, plinth, boards, standing
+        </summary>
         <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2">
-          <Choice label="Which panel runs over" value={piece.corner} options={CORNER} onChange={(corner) => change('which panel runs over', { corner })} hint={piece.corner === 'sides' ? 'Sides go from the floor to the top; what lies between them is shorter.' : 'Top and bottom go across; the sides stand between them.'} />
+          <Choice
+            label="Which panel runs over"
+            value={piece.corner}
+            options={CORNER}
+            onChange={(corner) => change('which panel runs over', { corner })}
+            hint={
+              piece.corner === 'sides'
+                ? 'Sides go from the floor to the top; what lies between them is shorter.'
+                : 'Top and bottom go across; the sides stand between them.'
+            }
+          />
           <Choice label="The back" value={piece.back} options={BACK} onChange={(back) => change('the back', { back })} />
           {size('plinth', 'Plinth', 0)}
           {size('setback', 'Plinth stands back', 0)}
-          {(['back', 'inner', 'door', 'plinth'] as const).map((role) => <BoardPicker key={role} piece={piece} role={role} />)}
-          <Choice label="It stands" value={piece.standing} options={STANDING} onChange={(standing) => change('how it stands', { standing })} />
+          {(['back', 'inner', 'door', 'plinth'] as const).map((role) => (
+            <BoardPicker key={role} piece={piece} role={role} />
+          ))}
+          <Choice
+            label="It stands"
+            value={piece.standing}
+            options={STANDING}
+            onChange={(standing) => change('how it stands', { standing })}
+          />
         </div>
       </details>
     </div>

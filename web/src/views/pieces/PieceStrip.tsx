@@ -7,7 +7,9 @@ import { bayChosen, useAppDispatch, useEdit, useSet } from '../../state/index.ts
 import { Button, cx } from '../../ui/index.ts';
 
 const newPiece = (preset: Preset, pieces: readonly Piece[]): Piece => ({
-  ...caseworkSchema.parse(preset.piece), id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1,
+  ...caseworkSchema.parse(preset.piece),
+  id: crypto.randomUUID(),
+  mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1,
 });
 
 /** The menu of things to start a piece from. */
@@ -26,12 +28,23 @@ const AddPiece = () => {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button look="main" className="px-3.5!" disabled={pieces.length >= MOST_PIECES}><Plus size={18} />piece</Button>
+        <Button look="main" className="px-3.5!" disabled={pieces.length >= MOST_PIECES}>
+          <Plus size={18} />
+          piece
+        </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={6} className="z-20 bg-leaf text-ink rounded-soft shadow-xl border border-tab p-1.5 w-80">
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={6}
+          className="z-20 bg-leaf text-ink rounded-soft shadow-xl border border-tab p-1.5 w-80"
+        >
           {PRESETS.map((preset) => (
-            <DropdownMenu.Item key={preset.key} onSelect={() => add(preset)} className="px-3 py-2 min-h-11 rounded-lg cursor-pointer data-highlighted:bg-sprig outline-none">
+            <DropdownMenu.Item
+              key={preset.key}
+              onSelect={() => add(preset)}
+              className="px-3 py-2 min-h-11 rounded-lg cursor-pointer data-highlighted:bg-sprig outline-none"
+            >
               <span className="font-name text-[17px] font-semibold block">{preset.name}</span>
               <span className="text-[13px] text-graphite">{preset.hint}</span>
             </DropdownMenu.Item>
@@ -53,8 +66,15 @@ export const PieceStrip = ({ current }: { readonly current: string | undefined }
       <nav aria-label="Pieces of this set" className="flex gap-1.5 overflow-x-auto p-1 min-w-0">
         {pieces.map((piece) => (
           <NavLink
-            key={piece.id} to={`/sets/${setId}/pieces/${piece.id}`} onClick={() => dispatch(bayChosen(null))} aria-current={piece.id === current ? 'page' : undefined} title={piece.name}
-            className={cx('shrink-0 min-h-11 flex items-center gap-1.5 px-3 rounded-lg border text-[14px] max-w-44', piece.id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat')}
+            key={piece.id}
+            to={`/sets/${setId}/pieces/${piece.id}`}
+            onClick={() => dispatch(bayChosen(null))}
+            aria-current={piece.id === current ? 'page' : undefined}
+            title={piece.name}
+            className={cx(
+              'shrink-0 min-h-11 flex items-center gap-1.5 px-3 rounded-lg border text-[14px] max-w-44',
+              piece.id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat',
+            )}
           >
             <span className="font-hand">{piece.mark}</span>
             <span className="truncate">{piece.name || 'no name yet'}</span>

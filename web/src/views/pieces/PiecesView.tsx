@@ -22,10 +22,23 @@ const Heading = ({ piece }: { readonly piece: Piece }) => {
   return (
     <header className="flex items-start gap-2">
       <div className="flex-1 min-w-0">
-        <TextField title label="Name of the piece" value={piece.name} onChange={(name) => edit(`the name of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: { name } })} />
+        <TextField
+          title
+          label="Name of the piece"
+          value={piece.name}
+          onChange={(name) => edit(`the name of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: { name } })}
+        />
         <p className="text-graphite">the real thing · what you decide</p>
       </div>
-      <Button look="quiet" className="px-3!" onClick={remove} aria-label={`Take ${piece.name} away`} title="Take this piece away; undo brings it back"><Trash2 size={18} /></Button>
+      <Button
+        look="quiet"
+        className="px-3!"
+        onClick={remove}
+        aria-label={`Take ${piece.name} away`}
+        title="Take this piece away; undo brings it back"
+      >
+        <Trash2 size={18} />
+      </Button>
     </header>
   );
 };
@@ -38,7 +51,13 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
       <PieceStrip current={piece.id} />
       <Heading piece={piece} />
       <div className="flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
-        {derived?.made && scale ? <Elevation piece={piece} made={derived.made} scale={scale} /> : <p className="font-hand text-graphite p-8">{derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}</p>}
+        {derived?.made && scale ? (
+          <Elevation piece={piece} made={derived.made} scale={scale} />
+        ) : (
+          <p className="font-hand text-graphite p-8">
+            {derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}
+          </p>
+        )}
       </div>
       <BayTools piece={piece} />
       <PieceFields piece={piece} drawn={derived?.made !== null} />
@@ -50,7 +69,9 @@ const Empty = () => (
   <div>
     <PieceStrip current={undefined} />
     <h1 className="text-[28px] mt-8">Nothing stands here yet</h1>
-    <p className="mt-2 max-w-sm">Choose something to begin with. Type what the real thing measures; its parts, its boards and its templates follow.</p>
+    <p className="mt-2 max-w-sm">
+      Choose something to begin with. Type what the real thing measures; its parts, its boards and its templates follow.
+    </p>
   </div>
 );
 
@@ -63,9 +84,16 @@ export const PiecesView = () => {
   const failed = useAppSelector((state) => state.derived.failed);
   return (
     <Spread
-      leftLabel="What you decide about the piece" rightLabel="What follows"
+      leftLabel="What you decide about the piece"
+      rightLabel="What follows"
       left={piece ? <Decided key={piece.id} piece={piece} /> : <Empty />}
-      right={failed ? <p role="alert">Working it out failed; this is a fault of the program. Undo the last change, and please tell its makers.</p> : piece && <Follows piece={derived} />}
+      right={
+        failed ? (
+          <p role="alert">Working it out failed; this is a fault of the program. Undo the last change, and please tell its makers.</p>
+        ) : (
+          piece && <Follows piece={derived} />
+        )
+      }
     />
   );
 };

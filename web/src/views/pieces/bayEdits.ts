@@ -1,5 +1,16 @@
 // What the hand can do to a bay: each is the front as it becomes, and the bay that is then chosen.
-import { type Cell, type CellPath, cellAt, type DoorCell, MOST_SHELVES, MOST_SLOTS, OPEN, type Size, type SplitCell, withCellAt } from '@parlor/core/piece';
+import {
+  type Cell,
+  type CellPath,
+  cellAt,
+  type DoorCell,
+  MOST_SHELVES,
+  MOST_SLOTS,
+  OPEN,
+  type Size,
+  type SplitCell,
+  withCellAt,
+} from '@parlor/core/piece';
 
 export type BayEdit = { readonly front: Cell; readonly chosen: CellPath };
 
@@ -8,7 +19,10 @@ const isSplit = (cell: Cell | undefined): cell is SplitCell => cell?.kind === 'c
 /** The path of what stands behind a door, or the path itself. */
 const behind = (front: Cell, path: CellPath): CellPath => (cellAt(front, path)?.kind === 'door' ? [...path, 0] : path);
 
-const put = (front: Cell, path: CellPath, cell: Cell, chosen: CellPath = path): BayEdit => ({ front: withCellAt(front, path, cell), chosen });
+const put = (front: Cell, path: CellPath, cell: Cell, chosen: CellPath = path): BayEdit => ({
+  front: withCellAt(front, path, cell),
+  chosen,
+});
 
 /** The same kind of bay with nothing decided about sizes; what stands in it stays. */
 const emptyLike = (cell: Cell | undefined): Cell => (cell?.kind === 'open' || cell?.kind === 'shelves' ? cell : OPEN);
@@ -41,7 +55,18 @@ export const split = (front: Cell, path: CellPath, kind: 'columns' | 'rows'): Ba
   const at = behind(front, path);
   const inside = cellAt(front, at);
   if (!inside) return null;
-  return put(front, at, { kind, slots: [{ size: { share: 1 }, cell: inside }, { size: { share: 1 }, cell: emptyLike(inside) }] }, [...at, 0]);
+  return put(
+    front,
+    at,
+    {
+      kind,
+      slots: [
+        { size: { share: 1 }, cell: inside },
+        { size: { share: 1 }, cell: emptyLike(inside) },
+      ],
+    },
+    [...at, 0],
+  );
 };
 
 const doorAbove = (front: Cell, path: CellPath): boolean => path.some((_, length) => cellAt(front, path.slice(0, length))?.kind === 'door');

@@ -1,6 +1,5 @@
 // Where things of the front elevation stand on the screen. Pixels, y down.
-import type { Bay } from '@parlor/core/piece';
-import { type Cell, type CellPath, cellAt } from '@parlor/core/piece';
+import { type Bay, type Cell, type CellPath, cellAt } from '@parlor/core/piece';
 
 /** From millimetres of the piece (y up) to pixels of the drawing (y down). */
 export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
@@ -26,7 +25,13 @@ export const sightFor = (pieceWidth: number, pieceHeight: number, figureHeight: 
 };
 
 /** A stretch with a size to pencil beside it. */
-export type Stretch = { readonly path: CellPath; readonly from: number; readonly to: number; readonly lengthUm: number; readonly fixed: boolean };
+export type Stretch = {
+  readonly path: CellPath;
+  readonly from: number;
+  readonly to: number;
+  readonly lengthUm: number;
+  readonly fixed: boolean;
+};
 
 /** The nearest row of the given kind that the path runs through, as stretches along it. */
 const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns' | 'rows'): readonly Stretch[] => {
@@ -35,7 +40,9 @@ const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns
     const cell = cellAt(front, at);
     if (cell?.kind !== kind) continue;
     return cell.slots.flatMap((slot, index): readonly Stretch[] => {
-      const bay = bays.find(({ path: each }) => each.length === at.length + 1 && each.every((step, depth) => step === [...at, index][depth]));
+      const bay = bays.find(
+        ({ path: each }) => each.length === at.length + 1 && each.every((step, depth) => step === [...at, index][depth]),
+      );
       if (!bay) return [];
       const { x0, x1, y0, y1 } = bay.space;
       const [from, to] = kind === 'columns' ? [x0, x1] : [y0, y1];
@@ -46,7 +53,11 @@ const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns
 };
 
 /** The rows to pencil: columns along the floor, rows up the right edge; those of the chosen bay, else those of the whole front. */
-export const stretchesOf = (front: Cell, bays: readonly Bay[], chosen: CellPath | null): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
+export const stretchesOf = (
+  front: Cell,
+  bays: readonly Bay[],
+  chosen: CellPath | null,
+): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
   const path = chosen ?? firstSplit(front);
   return { columns: rowOf(front, bays, path, 'columns'), rows: rowOf(front, bays, path, 'rows') };
 };
@@ -55,3 +66,7 @@ const firstSplit = (front: Cell): CellPath => {
   if (front.kind === 'columns' || front.kind === 'rows') return [0];
   return front.kind === 'door' ? [0, ...firstSplit(front.behind)] : [];
 };
+
+/** True when both paths lead to the same cell. */
+export const samePath = (a: readonly number[], b: readonly number[] | null): boolean =>
+  b !== null && a.length === b.length && a.every((step, index) => step === b[index]);

@@ -1,12 +1,34 @@
 // The piece in three dimensions: board parts as paper-coloured solids with ink edges. Millimetres.
-import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
-import { figureOutline } from '@parlor/core/doll';
+
 import type { Part } from '@parlor/core/assembly';
+import { figureOutline } from '@parlor/core/doll';
+import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
 import {
-  AmbientLight, DirectionalLight, EdgesGeometry, ExtrudeGeometry, Group, LineBasicMaterial, LineSegments, Matrix4, Mesh, MeshLambertMaterial, Path, Scene, Shape, Vector2, Vector3,
+  AmbientLight,
+  DirectionalLight,
+  EdgesGeometry,
+  ExtrudeGeometry,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshLambertMaterial,
+  Path,
+  Scene,
+  Shape,
+  Vector2,
+  Vector3,
 } from 'three';
 
-export type Colours = { readonly leaf: string; readonly oat: string; readonly blush: string; readonly ink: string; readonly lilac: string; readonly sprig: string };
+export type Colours = {
+  readonly leaf: string;
+  readonly oat: string;
+  readonly blush: string;
+  readonly ink: string;
+  readonly lilac: string;
+  readonly sprig: string;
+};
 
 const points = (ring: Ring): Vector2[] => ring.map(([x, y]) => new Vector2(x / 1000, y / 1000));
 
@@ -26,7 +48,13 @@ const colourOf = (part: Part, colours: Colours): string => {
 };
 
 /** A part's solid with its tag, where it stands and which way it is pulled apart. */
-export type Body = { readonly group: Group; readonly tag: string; readonly mesh: Mesh<ExtrudeGeometry, MeshLambertMaterial>; readonly colour: string; readonly away: Vector3 };
+export type Body = {
+  readonly group: Group;
+  readonly tag: string;
+  readonly mesh: Mesh<ExtrudeGeometry, MeshLambertMaterial>;
+  readonly colour: string;
+  readonly away: Vector3;
+};
 
 const middleOf = (part: Part): Vector3 => {
   const ring = part.region.outline;
@@ -37,7 +65,10 @@ const middleOf = (part: Part): Vector3 => {
 const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours): Body => {
   const solid = solidOf(part);
   const colour = colourOf(part, colours);
-  const mesh = new Mesh(solid, new MeshLambertMaterial({ color: colour, transparent: part.role === 'door', opacity: part.role === 'door' ? 0.85 : 1 }));
+  const mesh = new Mesh(
+    solid,
+    new MeshLambertMaterial({ color: colour, transparent: part.role === 'door', opacity: part.role === 'door' ? 0.85 : 1 }),
+  );
   const edges = new LineSegments(new EdgesGeometry(solid), new LineBasicMaterial({ color: colours.ink }));
   const group = new Group().add(mesh, edges);
   return { group, tag, mesh, colour, away: middleOf(part).sub(centre) };
@@ -45,14 +76,26 @@ const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours): Bod
 
 const figure = (heightUm: number, colours: Colours): Mesh => {
   const height = heightUm / 1000;
-  const solid = new ExtrudeGeometry(new Shape(points(figureOutline(heightUm))), { depth: height * 0.05, bevelEnabled: true, bevelSize: height * 0.008, bevelThickness: height * 0.012, bevelSegments: 3 });
+  const solid = new ExtrudeGeometry(new Shape(points(figureOutline(heightUm))), {
+    depth: height * 0.05,
+    bevelEnabled: true,
+    bevelSize: height * 0.008,
+    bevelThickness: height * 0.012,
+    bevelSegments: 3,
+  });
   return new Mesh(solid, new MeshLambertMaterial({ color: colours.lilac }));
 };
 
 export type Model = { readonly scene: Scene; readonly bodies: readonly Body[]; readonly size: Vector3; readonly middle: Vector3 };
 
 /** Builds the scene of a piece with the doll's figure standing to its right. */
-export const buildModel = (parts: readonly Part[], tags: readonly string[], size: Vector3, dollHeightUm: number, colours: Colours): Model => {
+export const buildModel = (
+  parts: readonly Part[],
+  tags: readonly string[],
+  size: Vector3,
+  dollHeightUm: number,
+  colours: Colours,
+): Model => {
   const scene = new Scene();
   const centre = size.clone().multiplyScalar(0.5);
   const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours));

@@ -14,7 +14,15 @@ export const LineKey = () => (
       <div key={style} className="flex items-center gap-3">
         <dt className="bg-white rounded px-1">
           <svg width="64" height="12" aria-label={style} role="img">
-            <line x1="0" x2="64" y1="6" y2="6" stroke={LINE_STYLES[style].colour} strokeWidth={LINE_STYLES[style].weight / 110} strokeDasharray={LINE_STYLES[style].dash.map((part) => part / 260).join(' ') || undefined} />
+            <line
+              x1="0"
+              x2="64"
+              y1="6"
+              y2="6"
+              stroke={LINE_STYLES[style].colour}
+              strokeWidth={LINE_STYLES[style].weight / 110}
+              strokeDasharray={LINE_STYLES[style].dash.map((part) => part / 260).join(' ') || undefined}
+            />
           </svg>
         </dt>
         <dd>{words}</dd>

@@ -31,12 +31,23 @@ const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => 
     return (
       <div className="space-y-3">
         <p>Bashful Parlor cannot be reached. Is it still running? What you typed is kept in this browser.</p>
-        <Button look="main" onClick={again}>Look again</Button>
+        <Button look="main" onClick={again}>
+          Look again
+        </Button>
       </div>
     );
   }
-  if (shelf.length === 0) return <p className="font-hand text-[18px] text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>;
-  return <div className="grid gap-4">{shelf.map((set) => <Vignette key={set.id} set={set} />)}</div>;
+  if (shelf.length === 0)
+    return (
+      <p className="font-hand text-[18px] text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>
+    );
+  return (
+    <div className="grid gap-4">
+      {shelf.map((set) => (
+        <Vignette key={`${set.id} ${set.revision}`} set={set} />
+      ))}
+    </div>
+  );
 };
 
 const STEPS = [
@@ -53,12 +64,20 @@ const WayThrough = () => (
     <ol className="space-y-3">
       {STEPS.map(([name, words], index) => (
         <li key={name} className="flex gap-4 items-baseline">
-          <span className="font-hand text-[22px] text-rose w-5 text-right" aria-hidden="true">{index + 1}</span>
-          <span><strong className="font-name font-semibold text-[17px]">{name}</strong><br /><span className="font-hand text-[16px] text-graphite">{words}</span></span>
+          <span className="font-hand text-[22px] text-rose w-5 text-right" aria-hidden="true">
+            {index + 1}
+          </span>
+          <span>
+            <strong className="font-name font-semibold text-[17px]">{name}</strong>
+            <br />
+            <span className="font-hand text-[16px] text-graphite">{words}</span>
+          </span>
         </li>
       ))}
     </ol>
-    <p className="mt-4 text-[14px] text-graphite">Open one of the sets on the right to see it done; change what you like, undo brings it back.</p>
+    <p className="mt-4 text-[14px] text-graphite">
+      Open one of the sets on the right to see it done; change what you like, undo brings it back.
+    </p>
   </section>
 );
 
@@ -68,12 +87,16 @@ export const SetsView = () => {
   const open = useAppSelector((state) => state.openSet.id);
   return (
     <Spread
-      leftLabel="What you are building" rightLabel="The sets on the shelf"
+      leftLabel="What you are building"
+      rightLabel="The sets on the shelf"
       left={
         <div className="max-w-md space-y-7">
           <header>
             <h1 className="text-[34px]">Bashful Parlor</h1>
-            <p className="mt-2 text-[16px]">From “I want that sideboard for this doll” to parts that fit: type what the real thing measures, choose the doll and the board, and take away a cut list, boards laid out, and templates at true size.</p>
+            <p className="mt-2 text-[16px]">
+              From “I want that sideboard for this doll” to parts that fit: type what the real thing measures, choose the doll and the
+              board, and take away a cut list, boards laid out, and templates at true size.
+            </p>
           </header>
           {open && <OpenSetCard onChanged={again} />}
           <StartSet />

@@ -18,7 +18,12 @@ const Issues = ({ file, issues }: Trouble) => (
   <div role="alert" className="border-l-4 border-rose pl-3 font-hand text-rose" data-testid="import-issues">
     <p className="font-bold">“{file}” was not brought in; nothing has changed.</p>
     <ul className="list-disc pl-5 max-h-64 overflow-y-auto">
-      {issues.map(({ path, message }) => <li key={`${path} ${message}`}>{path && <span className="font-text text-[13px] bg-oat px-1 rounded mr-1">{path}</span>}{message}</li>)}
+      {issues.map(({ path, message }) => (
+        <li key={`${path} ${message}`}>
+          {path && <span className="font-text text-[13px] bg-oat px-1 rounded mr-1">{path}</span>}
+          {message}
+        </li>
+      ))}
     </ul>
   </div>
 );
@@ -31,7 +36,11 @@ export const StartSet = () => {
   const make = async (name: string, document: unknown) => {
     const made = await api.create(document);
     if (made.ok) await navigate(`/sets/${made.value.id}/pieces`);
-    else setTrouble({ file: name, issues: made.error.issues ?? [{ path: '', message: 'Bashful Parlor cannot be reached. Is it still running?' }] });
+    else
+      setTrouble({
+        file: name,
+        issues: made.error.issues ?? [{ path: '', message: 'Bashful Parlor cannot be reached. Is it still running?' }],
+      });
   };
   const bring = async (file: File | undefined) => {
     if (!file) return;
@@ -44,10 +53,20 @@ export const StartSet = () => {
     <section aria-label="Begin" className="space-y-3">
       <h2 className="text-[20px]">Begin</h2>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void make('A new set', { format: 'bashful-parlor-set', version: 1, name: 'A new set' })}><Plus size={18} />a new set</Button>
-        <Button onClick={() => chooser.current?.click()}><FileUp size={18} />from a file</Button>
+        <Button look="main" onClick={() => void make('A new set', { format: 'bashful-parlor-set', version: 1, name: 'A new set' })}>
+          <Plus size={18} />a new set
+        </Button>
+        <Button onClick={() => chooser.current?.click()}>
+          <FileUp size={18} />
+          from a file
+        </Button>
         <input
-          ref={chooser} type="file" accept=".json,application/json" className="sr-only" tabIndex={-1} aria-label="A set from a file"
+          ref={chooser}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="A set from a file"
           onChange={(event) => {
             void bring(event.target.files?.[0]);
             event.target.value = '';

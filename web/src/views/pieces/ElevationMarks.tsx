@@ -1,0 +1,134 @@
+import { dollUm, type Scale, showLength, toDoll, toReal } from '@parlor/core/measure';
+import { type Bay, cellAt } from '@parlor/core/piece';
+import type { MadePiece, Piece } from '@parlor/core/set';
+import { STANDING_OBJECTS } from '@parlor/core/stock';
+import { useMemo } from 'react';
+import { bayChosen, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
+import { FRONT_FILL, frontView } from '../../ui/index.ts';
+import { type Sight, samePath } from './elevationPlan.ts';
+
+/** Bays that the hand can choose: leaves and doors. Where a door hangs, the first touch takes the door, the next what is behind it. */
+const choosable = (bays: readonly Bay[]): readonly Bay[] => bays.filter(({ kind }) => kind === 'open' || kind === 'shelves');
+
+const doorBefore = (bays: readonly Bay[], bay: Bay): Bay | undefined =>
+  bays.find(({ kind, path }) => kind === 'door' && path.length < bay.path.length && path.every((step, index) => step === bay.path[index]));
+
+const WORDS = { open: 'open bay', shelves: 'bay with shelves' } as const;
+
+/** The parts as they are seen from the front. */
+export const Panels = ({ piece, made, sight }: { readonly piece: Piece; readonly made: MadePiece; readonly sight: Sight }) => {
+  const dispatch = useAppDispatch();
+  const pointedTag = useAppSelector((state) => state.desk.tag);
+  const rects = useMemo(() => frontView(made.assembly.parts), [made]);
+  const { scale, left, floor } = sight;
+  return rects.map(({ index, role, x, y, width, height }) => {
+    const tag = made.tags[index] ?? '';
+    const lit = tag === pointedTag;
+    return (
+      <rect
+        key={index}
+        x={left + x * scale}
+        y={floor - (y + height) * scale}
+        width={width * scale}
+        height={height * scale}
+        fill={lit ? 'var(--sprig)' : FRONT_FILL[role]}
+        fillOpacity={role === 'door' ? 0.72 : 1}
+        stroke={lit ? 'var(--moss)' : 'var(--ink)'}
+        strokeWidth={lit ? 2 : 1}
+        onMouseEnter={() => dispatch(tagPointed(tag))}
+        onMouseLeave={() => dispatch(tagPointed(null))}
+        data-part={`${piece.id}-${index}`}
+      />
+    );
+  });
+};
+
+/** What is named to stand in a bay, as it would stand on its floor: as many as fit side by side, three at most. */
+export const Standing = ({
+  piece,
+  bays,
+  scale,
+  sight,
+}: {
+  readonly piece: Piece;
+  readonly bays: readonly Bay[];
+  readonly scale: Scale;
+  readonly sight: Sight;
+}) =>
+  choosable(bays).map(({ path, space }) => {
+    const cell = cellAt(piece.front, path);
+    if (!cell || (cell.kind !== 'open' && cell.kind !== 'shelves') || cell.holds === null) return null;
+    const object = STANDING_OBJECTS[cell.holds];
+    const [width, height] = [toDoll(object.width, scale) / 1000, toDoll(object.height, scale) / 1000];
+    const count = Math.max(1, Math.min(3, Math.floor((space.x1 - space.x0) / 1000 / (width * 1.15))));
+    return Array.from({ length: count }, (_, index) => (
+      <rect
+        key={`${path.join('.')} ${index}`}
+        x={sight.left + (space.x0 / 1000 + 2 + index * width * 1.12) * sight.scale}
+        y={sight.floor - (space.y0 / 1000 + height) * sight.scale}
+        width={width * sight.scale}
+        height={height * sight.scale}
+        fill="var(--steel)"
+        fillOpacity="0.35"
+        stroke="var(--graphite)"
+        strokeDasharray="3 2"
+        strokeWidth="0.8"
+        pointerEvents="none"
+      />
+    ));
+  });
+
+/** The bays, to be chosen with a touch or a key. */
+export const Bays = ({ bays, sight, scale }: { readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale }) => {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const chosen = useAppSelector((state) => state.desk.bay);
+  return choosable(bays).map((bay, number) => {
+    const { x0, x1, y0, y1 } = bay.space;
+    const door = doorBefore(bays, bay);
+    const mine = samePath(bay.path, chosen) || (door !== undefined && samePath(door.path, chosen));
+    const choose = () => dispatch(bayChosen(door && !samePath(door.path, chosen) && !samePath(bay.path, chosen) ? door.path : bay.path));
+    const size = (length: number) => showLength(toReal(dollUm(length), scale), units);
+    return (
+      <rect
+        key={bay.path.join('.')}
+        role="button"
+        tabIndex={0}
+        aria-pressed={mine}
+        data-bay={bay.path.join('.')}
+        aria-label={`${WORDS[bay.kind as 'open']} ${number + 1}${door ? ', behind a door' : ''}, ${size(x1 - x0)} wide, ${size(y1 - y0)} high`}
+        x={sight.left + (x0 / 1000) * sight.scale}
+        y={sight.floor - (y1 / 1000) * sight.scale}
+        width={((x1 - x0) / 1000) * sight.scale}
+        height={((y1 - y0) / 1000) * sight.scale}
+        fill={mine ? 'var(--moss)' : 'transparent'}
+        fillOpacity={mine ? 0.22 : 0}
+        stroke={mine ? 'var(--moss)' : 'transparent'}
+        strokeWidth="2.5"
+        className="cursor-pointer outline-none hover:stroke-moss focus-visible:stroke-rose"
+        onClick={choose}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return;
+          event.preventDefault();
+          choose();
+        }}
+      />
+    );
+  });
+};
+
+type Line = { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number };
+
+/** A pencilled dimension line with its two ticks. */
+export const DimensionLine = ({ x1, y1, x2, y2 }: Line) => {
+  const upright = x1 === x2;
+  const tick = (x: number, y: number) =>
+    upright ? <line x1={x - 5} x2={x + 5} y1={y} y2={y} /> : <line x1={x} x2={x} y1={y - 5} y2={y + 5} />;
+  return (
+    <g stroke="var(--graphite)" strokeWidth="1">
+      <line x1={x1} x2={x2} y1={y1} y2={y2} />
+      {tick(x1, y1)}
+      {tick(x2, y2)}
+    </g>
+  );
+};
