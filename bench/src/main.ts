@@ -11,14 +11,21 @@ const setOf = (pieces: number): SetDocument => {
   const fronts = [
     { kind: 'shelves', count: 5 },
     { kind: 'rows', slots: Array.from({ length: 4 }, () => ({ cell: { kind: 'columns', slots: Array.from({ length: 4 }, () => ({})) } })) },
-    { kind: 'columns', slots: [{ cell: { kind: 'door', behind: { kind: 'shelves', count: 2 } } }, { cell: { kind: 'shelves', count: 4 } }] },
+    {
+      kind: 'columns',
+      slots: [{ cell: { kind: 'door', behind: { kind: 'shelves', count: 2 } } }, { cell: { kind: 'shelves', count: 4 } }],
+    },
   ];
   const read = readSet({
     format: 'bashful-parlor-set',
     version: 1,
     name: `${pieces} pieces`,
     cutting: { gap: '1 mm', trim: '3 mm' },
-    pieces: Array.from({ length: pieces }, (_, index) => ({ name: `piece ${index}`, width: `${700 + 10 * index} mm`, front: fronts[index % 3] })),
+    pieces: Array.from({ length: pieces }, (_, index) => ({
+      name: `piece ${index}`,
+      width: `${700 + 10 * index} mm`,
+      front: fronts[index % 3],
+    })),
   });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return read.value;
@@ -49,7 +56,10 @@ let derived = derive(document);
 const parts = derived.pieces.reduce((sum, { made }) => sum + (made?.assembly.parts.length ?? 0), 0);
 const changed = await timed(41, (round) => {
   const id = document.pieces[round % 60]?.id ?? '';
-  derived = derive(applyEdit(document, { kind: 'change-piece', id, change: { height: realUm(1_500_000 + round * 1_000) } }).document, derived);
+  derived = derive(
+    applyEdit(document, { kind: 'change-piece', id, change: { height: realUm(1_500_000 + round * 1_000) } }).document,
+    derived,
+  );
 });
 const small = setOf(12);
 const smallDerived = derive(small);
@@ -70,7 +80,12 @@ const rows = [
   [`make up ${all.length} pages`, impose, ''],
   [`write a PDF of ${forty.length} pages`, pdf, '2000'],
 ] as const;
-const table = rows.map(([name, { first, median: middle }, aim]) => `| ${name} | ${ms(first)} | ${ms(middle)} | ${(middle / cold.median).toFixed(3)} | ${aim} |`).join('\n');
+const table = rows
+  .map(
+    ([name, { first, median: middle }, aim]) =>
+      `| ${name} | ${ms(first)} | ${ms(middle)} | ${(middle / cold.median).toFixed(3)} | ${aim} |`,
+  )
+  .join('\n');
 const measured = `| what | first, ms | median after, ms | ratio to the first row | aim, ms |\n|---|---|---|---|---|\n${table}\n`;
 process.stdout.write(measured);
 

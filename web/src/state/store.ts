@@ -1,3 +1,4 @@
+import type { SetDocument } from '@parlor/core/set';
 import { configureStore, createListenerMiddleware, isAnyOf, type TypedStartListening } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
@@ -23,26 +24,34 @@ export const useAppSelector = useSelector.withTypes<State>();
 const listen = listener.startListening as TypedStartListening<State, Dispatch>;
 const changes = isAnyOf(opened, edited, undone, redone);
 
-/** Derives the newest document; while the worker is busy, later changes wait, and only the last of them is taken. */
-let deriving = false;
-const deriveNewest = async (getState: () => State, dispatch: Dispatch): Promise<void> => {
-  if (deriving) return;
-  deriving = true;
-  try {
-    for (let done: unknown = null; ; ) {
-      const from = getState().openSet.document;
-      if (!from || from === done) break;
-      dispatch(derived({ set: await deriveThere(from), from }));
-      // Boards take longer than a frame; they are laid out once nothing newer waits.
-      if (getState().openSet.document === from) dispatch(laidOut({ layouts: await layOutThere(from), from }));
-      done = from;
+/** Work on the newest document: while it goes on, later changes wait, and only the last of them is taken up. */
+const onNewest = (work: (document: SetDocument, dispatch: Dispatch) => Promise<void>) => {
+  let busy = false;
+  return async (getState: () => State, dispatch: Dispatch): Promise<void> => {
+    if (busy) return;
+    busy = true;
+    try {
+      for (let done: SetDocument | null = null; ; ) {
+        const { document } = getState().openSet;
+        if (!document || document === done) break;
+        await work(document, dispatch);
+        done = document;
+      }
+    } catch {
+      dispatch(derivationFailed());
+    } finally {
+      busy = false;
     }
-  } catch {
-    dispatch(derivationFailed());
-  } finally {
-    deriving = false;
-  }
+  };
 };
+
+const deriveNewest = onNewest(async (from, dispatch) => {
+  dispatch(derived({ set: await deriveThere(from), from }));
+});
+
+const layOutNewest = onNewest(async (from, dispatch) => {
+  dispatch(laidOut({ layouts: await layOutThere(from), from }));
+});
 
 /** The set that lay open before may still have work to send; if that fails, the browser keeps it until it is opened again. */
 const sendBehind = async ({ id, document, revision, version, savedVersion }: OpenSet, now: string): Promise<void> => {
@@ -57,7 +66,7 @@ listen({
       dispatch(derivedCleared());
       void sendBehind(getOriginalState().openSet, action.payload.id);
     }
-    await deriveNewest(getState, dispatch);
+    await Promise.all([deriveNewest(getState, dispatch), layOutNewest(getState, dispatch)]);
   },
 });
 

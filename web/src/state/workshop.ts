@@ -2,8 +2,13 @@ import type { BoardLayout, DerivedPiece, DerivedSet, SetDocument } from '@parlor
 import { wrap } from 'comlink';
 import type { DeriveReply, LayoutReply, Work } from './worker.ts';
 
-/** The worker, as asynchronous functions. */
-export const workshop = wrap<Work>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+const hire = () => wrap<Work>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+
+/** The worker that derives, looks and makes pages, as asynchronous functions. */
+export const workshop = hire();
+
+/** Boards of a large set take most of a second; a worker of their own keeps that from the drawing board. */
+const cuttingRoom = hire();
 
 const restored = <T extends { readonly key: string }>(
   reply: readonly (T | { readonly key: string })[],
@@ -26,6 +31,6 @@ export const deriveThere = async (document: SetDocument): Promise<DerivedSet> =>
 
 /** Lays out the boards in the worker. Calls must not overlap. */
 export const layOutThere = async (document: SetDocument): Promise<readonly BoardLayout[]> => {
-  const reply: LayoutReply = await workshop.layOut(document);
+  const reply: LayoutReply = await cuttingRoom.layOut(document);
   return restored<BoardLayout>(reply, layouts);
 };

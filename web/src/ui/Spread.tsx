@@ -9,6 +9,7 @@ export const Spread = ({ left, right, leftLabel, rightLabel }: Props) => (
   <div className="h-full grid lg:grid-cols-[minmax(0,1fr)_minmax(0,1.06fr)] max-lg:overflow-y-auto bg-leaf rounded-l-leaf shadow-[0_2px_14px_rgb(43_36_64/0.14)]">
     <section
       aria-label={leftLabel}
+      tabIndex={0}
       className={cx(
         'bg-paper rounded-l-leaf min-h-0 min-w-0 p-6 pr-9 lg:overflow-y-auto relative',
         'lg:bg-[linear-gradient(to_right,transparent_calc(100%-44px),color-mix(in_srgb,var(--tab)_55%,transparent))]',
@@ -18,6 +19,7 @@ export const Spread = ({ left, right, leftLabel, rightLabel }: Props) => (
     </section>
     <section
       aria-label={rightLabel}
+      tabIndex={0}
       className="min-h-0 min-w-0 p-6 pl-9 lg:overflow-y-auto relative lg:bg-[linear-gradient(to_left,transparent_calc(100%-30px),color-mix(in_srgb,var(--tab)_38%,transparent))]"
     >
       {right}

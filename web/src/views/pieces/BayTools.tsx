@@ -79,7 +79,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
             disabled={!tool.made}
             onClick={() => use(tool)}
             title={tool.words}
-            aria-label={tool.words}
+            aria-label={`${tool.label}: ${tool.words}`}
           >
             {tool.icon}
             {tool.label}

@@ -1,0 +1,53 @@
+import type { Page } from 'puppeteer-core';
+
+/** What a maker's hand does on a page, found by the words that stand there. */
+export const hand = (page: Page, address: string) => {
+  const field = (label: string) => `input[data-size="${label}"]`;
+  return {
+    go: async (path: string): Promise<void> => {
+      await page.goto(address + path);
+    },
+    see: async (selector: string): Promise<void> => {
+      await page.waitForSelector(selector, { timeout: 20_000 });
+    },
+    /** Waits until the text of what the selector finds matches. */
+    reads: async (selector: string, text: RegExp): Promise<void> => {
+      await page.waitForFunction(
+        (find: string, source: string) =>
+          [...document.querySelectorAll(find)].some((each) => new RegExp(source).test(each.textContent ?? '')),
+        { timeout: 20_000 },
+        selector,
+        text.source,
+      );
+    },
+    text: (selector: string): Promise<string> => page.$eval(selector, (each) => each.textContent ?? ''),
+    /** Types over a size and presses Enter. */
+    type: async (label: string, text: string): Promise<void> => {
+      await page.waitForSelector(field(label));
+      await page.$eval(field(label), (each) => {
+        (each as HTMLInputElement).focus();
+        (each as HTMLInputElement).select();
+      });
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+    },
+    size: (label: string): Promise<string> => page.$eval(field(label), (each) => (each as HTMLInputElement).value),
+    sizeIs: async (label: string, value: string): Promise<void> => {
+      await page.waitForFunction(
+        (find: string, wanted: string) => document.querySelector<HTMLInputElement>(find)?.value === wanted,
+        { timeout: 20_000 },
+        field(label),
+        value,
+      );
+    },
+    press: async (name: string): Promise<void> => {
+      await page.locator(`::-p-aria(${name})`).setTimeout(20_000).click();
+    },
+    choose: async (selector: string): Promise<void> => {
+      await page.locator(selector).setTimeout(20_000).click();
+    },
+    saved: async (): Promise<void> => {
+      await page.waitForSelector('[data-save="saved"]', { timeout: 20_000 });
+    },
+  };
+};
