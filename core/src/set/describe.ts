@@ -12,8 +12,8 @@ const DIRECTIONS = { width: 'across', height: 'in height', depth: 'in depth' } a
 /** The words of a finding, sizes in the maker's units. */
 export const describeFinding = (finding: Finding, units: Units): Described => {
   const show = (lengthUm: number) => showLength(lengthUm, units);
-  // Board thicknesses differ by tenths of a millimetre, so they are said on the finer rule.
-  const showBoard = (lengthUm: number) => showLength(lengthUm, { ...units, fine: true });
+  // Board thicknesses differ by tenths of a millimetre, which no fraction of an inch on a rule tells apart.
+  const showBoard = (lengthUm: number) => showLength(lengthUm, { unit: 'mm', fine: true });
   switch (finding.code) {
     case 'cannot-be-built': {
       const { available, needed } = finding.numbers;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useLayoutEffect } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { store, useAppSelector } from '../state/index.ts';
@@ -18,7 +18,8 @@ const PrintingView = lazy(async () => ({ default: (await import('../views/printi
 const Table = () => {
   const night = useAppSelector((state) => state.desk.night);
   useShortcuts();
-  useEffect(() => {
+  // Before the views' own effects, so that whoever reads colours off the page reads the new ones.
+  useLayoutEffect(() => {
     document.documentElement.classList.toggle('night', night);
   }, [night]);
   return (

@@ -89,14 +89,14 @@ export const Elevation = ({ piece, made, scale }: Props) => {
   const { ref, width, height } = useBox<HTMLDivElement>(380, 430);
   const chosen = useAppSelector((state) => state.desk.bay);
   const [w, h] = [made.assembly.outside.max[0] / 1000, made.assembly.outside.max[1] / 1000];
-  const sight = sightFor(w, h, doll.height / 1000, width, height);
   const { columns, rows } = stretchesOf(piece.front, made.bays, chosen);
+  const sight = sightFor(w, h, doll.height / 1000, width, height, columns.length > 0);
   const [right, top] = [sight.left + w * sight.scale, sight.floor - h * sight.scale];
   const held = piece.hold === 'outside' ? '' : 'clear ';
   const change = (words: string, part: Partial<Piece>) =>
     edit(`${words} of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: part });
   return (
-    <div ref={ref} className="relative h-full" data-testid="elevation">
+    <div ref={ref} className="absolute inset-0" data-testid="elevation">
       <svg width={width} height={height} className="absolute inset-0" aria-label={`Front of ${piece.name}`} role="group">
         <line x1={10} x2={width - 6} y1={sight.floor} y2={sight.floor} stroke="var(--tab)" strokeWidth="2" />
         <g transform={`translate(${sight.figureAt} ${sight.floor}) scale(${sight.scale})`} opacity="0.55">

@@ -50,7 +50,7 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
     <div className="flex flex-col h-full">
       <PieceStrip current={piece.id} />
       <Heading piece={piece} />
-      <div className="flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
+      <div className="relative flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
         {derived?.made && scale ? (
           <Elevation piece={piece} made={derived.made} scale={scale} />
         ) : (

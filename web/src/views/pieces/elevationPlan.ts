@@ -4,7 +4,10 @@ import { type Bay, type Cell, type CellPath, cellAt } from '@parlor/core/piece';
 /** From millimetres of the piece (y up) to pixels of the drawing (y down). */
 export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
 
-const MARGIN = { left: 84, right: 4, top: 56, bottom: 48 } as const;
+const MARGIN = { left: 84, right: 4, top: 56, bottom: 16 } as const;
+
+/** Room under the floor for the pencilled widths of its columns. */
+const BELOW = 34;
 
 /** Room right of the piece for the pencilled heights of its rows; the figure stands behind them. */
 const BESIDE = 74;
@@ -13,15 +16,23 @@ const BESIDE = 74;
 const FIGURE_ACROSS = 0.36;
 
 /** The largest scale at which the piece and the figure beside it fit, with room for the pencilled sizes. */
-export const sightFor = (pieceWidth: number, pieceHeight: number, figureHeight: number, width: number, height: number): Sight => {
+export const sightFor = (
+  pieceWidth: number,
+  pieceHeight: number,
+  figureHeight: number,
+  width: number,
+  height: number,
+  hasColumns: boolean,
+): Sight => {
   const figureWidth = figureHeight * FIGURE_ACROSS;
   const acrossRoom = width - MARGIN.left - MARGIN.right;
-  const upRoom = height - MARGIN.top - MARGIN.bottom;
+  const below = MARGIN.bottom + (hasColumns ? BELOW : 0);
+  const upRoom = height - MARGIN.top - below;
   const across = Math.min(acrossRoom / (pieceWidth + figureWidth), (acrossRoom - BESIDE) / pieceWidth);
   const scale = Math.max(0.02, Math.min(across, upRoom / Math.max(pieceHeight, figureHeight)));
   const beside = Math.max(BESIDE, figureWidth * scale);
   const left = MARGIN.left + Math.max(0, (acrossRoom - pieceWidth * scale - beside) / 2);
-  return { scale, left, floor: height - MARGIN.bottom, figureAt: left + pieceWidth * scale + beside / 2 };
+  return { scale, left, floor: height - below, figureAt: left + pieceWidth * scale + beside / 2 };
 };
 
 /** A stretch with a size to pencil beside it. */

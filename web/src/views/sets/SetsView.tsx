@@ -75,9 +75,7 @@ const WayThrough = () => (
         </li>
       ))}
     </ol>
-    <p className="mt-4 text-[14px] text-graphite">
-      Open one of the sets on the right to see it done; change what you like, undo brings it back.
-    </p>
+    <p className="mt-4 text-[14px] text-graphite">Open a set from the shelf to see it done; change what you like, undo brings it back.</p>
   </section>
 );
 
