@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { realUm } from '@parlor/core/measure';
 import { writePdf } from '@parlor/core/pdf';
 import { applyEdit, derive, layOutSet, readSet, type SetDocument, templatePages } from '@parlor/core/set';
+import { browserRows } from './browser.ts';
 
 const setOf = (pieces: number): SetDocument => {
   const fronts = [
@@ -89,6 +90,12 @@ const table = rows
 const measured = `| what | first, ms | median after, ms | ratio to the first row | aim, ms |\n|---|---|---|---|---|\n${table}\n`;
 process.stdout.write(measured);
 
+const inBrowser = (await browserRows()).map(([name, time, aim]) => `| ${name} | ${ms(time)} | ${aim} |`).join('\n');
+const seen = `| what | median, ms | aim, ms |\n|---|---|---|\n${inBrowser}\n`;
+process.stdout.write(seen);
+
 const file = join(dirname(fileURLToPath(import.meta.url)), '../../docs/benchmarks.md');
 const page = readFileSync(file, 'utf8');
-writeFileSync(file, page.replace(/(<!-- core -->\n)[\s\S]*?(<!-- \/core -->)/, `$1${measured}$2`));
+const put = (text: string, name: string, table: string) =>
+  text.replace(new RegExp(`(<!-- ${name} -->\\n)[\\s\\S]*?(<!-- /${name} -->)`), `$1${table}$2`);
+writeFileSync(file, put(put(page, 'core', measured), 'browser', seen));

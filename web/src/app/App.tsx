@@ -8,11 +8,23 @@ import { SideBoard } from './SideBoard.tsx';
 import { TwinRule } from './TwinRule.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 
-const SetsView = lazy(async () => ({ default: (await import('../views/sets/index.ts')).SetsView }));
-const DollView = lazy(async () => ({ default: (await import('../views/doll/index.ts')).DollView }));
-const PiecesView = lazy(async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }));
-const CuttingView = lazy(async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }));
-const PrintingView = lazy(async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }));
+const VIEWS = {
+  sets: async () => ({ default: (await import('../views/sets/index.ts')).SetsView }),
+  doll: async () => ({ default: (await import('../views/doll/index.ts')).DollView }),
+  pieces: async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }),
+  cutting: async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }),
+  printing: async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }),
+} as const;
+
+// The view that the address names is fetched while its set is still on the way.
+const named = /^\/sets\/[^/]+\/(doll|pieces|cutting|printing)/.exec(window.location.pathname)?.[1] ?? 'sets';
+void VIEWS[named as keyof typeof VIEWS]();
+
+const SetsView = lazy(VIEWS.sets);
+const DollView = lazy(VIEWS.doll);
+const PiecesView = lazy(VIEWS.pieces);
+const CuttingView = lazy(VIEWS.cutting);
+const PrintingView = lazy(VIEWS.printing);
 
 /** The table: the open book, its thumb index at the outer edge, the twin rule along the lower edge. */
 const Table = () => {

@@ -1,7 +1,6 @@
 // Everything that computes runs here, off the page's thread. What did not change since the last answer is sent back by its key only.
 
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
-import { writePdf } from '@parlor/core/pdf';
 import type { Page } from '@parlor/core/print';
 import {
   type BoardLayout,
@@ -45,7 +44,8 @@ const work = {
   look: (document: SetDocument): DerivedSet => derive(document),
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
   pdf: async (document: SetDocument, wanted: Wanted): Promise<Uint8Array> => {
-    const [text, fallback] = await Promise.all([fetchFont(textFont), fetchFont(fallbackFont)]);
+    // The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted.
+    const [{ writePdf }, text, fallback] = await Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont)]);
     const bytes = await writePdf(
       templatePages(document, derive(document, known?.derived), wanted),
       { text, fallback },
