@@ -16,6 +16,7 @@ export type Edit =
   | { readonly kind: 'change-board'; readonly id: string; readonly change: Partial<Omit<Board, 'id'>> }
   | { readonly kind: 'add-board'; readonly at: number; readonly board: Board }
   | { readonly kind: 'remove-board'; readonly id: string }
+  | { readonly kind: 'replace'; readonly document: SetDocument }
   | { readonly kind: 'all'; readonly edits: readonly Edit[] };
 
 /** A document after an edit, and the edit that takes it back. */
@@ -100,6 +101,8 @@ export const applyEdit = (document: SetDocument, edit: Edit): Edited => {
     case 'change-board':
     case 'remove-board':
       return onBoard(document, edit);
+    case 'replace':
+      return { document: edit.document, inverse: { kind: 'replace', document } };
     case 'all':
       return all(document, edit.edits);
     default:

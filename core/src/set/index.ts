@@ -1,6 +1,8 @@
 export { type BoardLayout, layOutSet } from './boards.ts';
+export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
 export { type DerivedPiece, type DerivedSet, derive, type MadePiece } from './derive.ts';
 export { describeFinding, describeMend } from './describe.ts';
+export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
 export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';
 export { applyEdit, type Edit } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';

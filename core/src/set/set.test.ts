@@ -128,6 +128,7 @@ const edits = (document: SetDocument): fc.Arbitrary<Edit> => {
     ),
     board.map((each): Edit => ({ kind: 'change-board', id: each, change: { nominal: dollUm(3_000), grain: 'along' } })),
     board.map((each): Edit => ({ kind: 'remove-board', id: each })),
+    fc.string().map((name): Edit => ({ kind: 'replace', document: { ...document, name } })),
     fc.constant<Edit>({ kind: 'add-board', at: 0, board: { ...(document.boards[0] as SetDocument['boards'][number]), id: 'further' } }),
   );
   return fc.oneof(

@@ -1,4 +1,4 @@
 export { readConfig } from './config.ts';
 export { placesIn } from './places.ts';
 export { prepare } from './prepare.ts';
-export { type Running, run } from './run.ts';
+export { run } from './run.ts';

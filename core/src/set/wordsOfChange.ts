@@ -1,0 +1,149 @@
+// A change of one part of a set in a person's words.
+import { dequal } from 'dequal/lite';
+import { scaleOf } from '../doll/index.ts';
+import { assertNever } from '../kit/index.ts';
+import { showLength, timesSmaller, type Units } from '../measure/index.ts';
+import { cellsOf } from '../piece/index.ts';
+import { type Board, PAPERS } from '../stock/index.ts';
+import type { Piece, SetDocument } from './document.ts';
+
+/** The settings that are compared and chosen as wholes. */
+export const SETTINGS = ['name', 'about', 'units', 'doll', 'cutting', 'printing'] as const;
+export type Setting = (typeof SETTINGS)[number];
+
+type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
+
+/** `word before → after` for each listed field that differs. */
+const fieldChanges = <T>(fields: Fields<T>, was: T, is: T): readonly string[] =>
+  fields.filter(([field]) => !dequal(was[field], is[field])).map(([, word, show]) => `${word} ${show(was)} → ${show(is)}`);
+
+const quoted = (text: string): string => (text === '' ? 'none' : `“${text}”`);
+
+const ratio = (document: SetDocument): string => `1 : ${Number(timesSmaller(scaleOf(document.doll)).toFixed(2))}`;
+
+type Doll = SetDocument['doll'];
+
+const dollChanges = (before: SetDocument, after: SetDocument, units: Units): readonly string[] => [
+  ...fieldChanges<Doll>(
+    [
+      ['name', 'name', ({ name }) => quoted(name)],
+      ['height', 'height', ({ height }) => showLength(height, units)],
+      ['standsFor', 'stands for', ({ standsFor }) => standsFor],
+      ['stature', 'stature', ({ stature }) => showLength(stature, units)],
+    ],
+    before.doll,
+    after.doll,
+  ),
+  ...(ratio(before) === ratio(after) ? [] : [`scale ${ratio(before)} → ${ratio(after)}`]),
+];
+
+const unitsText = ({ unit, fine }: Units): string => `${unit}${fine ? ', fine' : ''}`;
+
+/** The words for a setting that differs, and what it is called. */
+export const changeOfSetting = (
+  setting: Setting,
+  before: SetDocument,
+  after: SetDocument,
+  units: Units,
+): { readonly title: string; readonly words: readonly string[] } => {
+  const size = (lengthUm: number) => showLength(lengthUm, units);
+  switch (setting) {
+    case 'name':
+      return { title: 'The name of the set', words: [`${quoted(before.name)} → ${quoted(after.name)}`] };
+    case 'about':
+      return { title: 'What the set is', words: [after.about === '' ? 'now blank' : `now ${quoted(after.about)}`] };
+    case 'units':
+      return { title: 'Units', words: [`${unitsText(before.units)} → ${unitsText(after.units)}`] };
+    case 'doll':
+      return { title: 'The doll', words: orElse(dollChanges(before, after, units), 'how the scale is taken') };
+    case 'cutting':
+      return {
+        title: 'Cutting',
+        words: fieldChanges<SetDocument['cutting']>(
+          [
+            ['gap', 'knife gap', ({ gap }) => size(gap)],
+            ['trim', 'trim', ({ trim }) => size(trim)],
+          ],
+          before.cutting,
+          after.cutting,
+        ),
+      };
+    case 'printing':
+      return {
+        title: 'Printing',
+        words: fieldChanges<SetDocument['printing']>(
+          [
+            ['paper', 'paper', ({ paper }) => PAPERS[paper].name],
+            ['margin', 'margin', ({ margin }) => size(margin)],
+            ['overlap', 'overlap', ({ overlap }) => size(overlap)],
+          ],
+          before.printing,
+          after.printing,
+        ),
+      };
+    default:
+      return assertNever(setting);
+  }
+};
+
+const orElse = (words: readonly string[], otherwise: string): readonly string[] => (words.length > 0 ? words : [otherwise]);
+
+const sheetNames = ({ sheets }: Board): string => sheets.map(({ name }) => name).join(', ');
+
+export const changeOfBoard = (was: Board, is: Board, units: Units): readonly string[] => {
+  const thickness = (lengthUm: number | null) => (lengthUm === null ? 'not measured' : showLength(lengthUm, { ...units, fine: true }));
+  const words = fieldChanges<Board>(
+    [
+      ['name', 'name', ({ name }) => quoted(name)],
+      ['nominal', 'label', ({ nominal }) => thickness(nominal)],
+      ['measured', 'as measured', ({ measured }) => thickness(measured)],
+      ['grain', 'grain', ({ grain }) => grain],
+      ['sheets', 'sheets', sheetNames],
+    ],
+    was,
+    is,
+  );
+  return orElse(words, 'changed');
+};
+
+/** How many bays, shelves and doors a front has, counted over the whole tree. */
+const counts = (piece: Piece) => {
+  const cells = cellsOf(piece.front).map(({ cell }) => cell);
+  const shelves = cells.reduce((sum, cell) => sum + (cell.kind === 'shelves' ? cell.count : 0), 0);
+  const doors = cells.reduce((sum, cell) => sum + (cell.kind === 'door' ? (cell.hinge === 'pair' ? 2 : 1) : 0), 0);
+  const bays = cells.filter(({ kind }) => kind === 'open' || kind === 'shelves').length;
+  return { bays, shelves, doors };
+};
+
+const frontChanges = (was: Piece, is: Piece): readonly string[] => {
+  if (dequal(was.front, is.front)) return [];
+  const [before, after] = [counts(was), counts(is)];
+  const counted = (['bays', 'shelves', 'doors'] as const)
+    .filter((word) => before[word] !== after[word])
+    .map((word) => `${word} ${before[word]} → ${after[word]}`);
+  return orElse(counted, 'the bays of its front');
+};
+
+const BUILT = { sides: 'sides run over', top: 'top runs over', inset: 'between', over: 'behind', none: 'none' } as const;
+
+export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly string[] => {
+  const size = (lengthUm: number) => showLength(lengthUm, units);
+  const words = fieldChanges<Piece>(
+    [
+      ['name', 'name', ({ name }) => quoted(name)],
+      ['width', 'width', ({ width }) => size(width)],
+      ['height', 'height', ({ height }) => size(height)],
+      ['depth', 'depth', ({ depth }) => size(depth)],
+      ['hold', 'held true', ({ hold }) => hold],
+      ['corner', 'corners', ({ corner }) => BUILT[corner]],
+      ['back', 'back', ({ back }) => BUILT[back]],
+      ['plinth', 'plinth', ({ plinth }) => size(plinth)],
+      ['setback', 'plinth stands back', ({ setback }) => size(setback)],
+      ['standing', 'it stands', ({ standing }) => standing],
+    ],
+    was,
+    is,
+  );
+  const boards = dequal(was.boards, is.boards) ? [] : ['its boards'];
+  return orElse([...words, ...boards, ...frontChanges(was, is)], 'its mark');
+};
