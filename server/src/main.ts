@@ -1,6 +1,7 @@
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { placesIn, readConfig, run } from './app/index.ts';
+import { jsonLog } from './http/index.ts';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const say = (line: string) => process.stdout.write(`${line}\n`);
@@ -8,7 +9,11 @@ const complain = (line: string) => process.stderr.write(`${line}\n`);
 
 try {
   const config = readConfig(process.env, root);
-  const running = await run(config, placesIn(root), complain);
+  const running = await run(
+    config,
+    placesIn(root),
+    jsonLog(complain, config.log, () => new Date()),
+  );
   if (running.moved) say(`Port ${config.port} is busy, so the next free one is used.`);
   say(`Bashful Parlor is open at ${running.address}`);
   let stopping = false;

@@ -1,6 +1,6 @@
 // µm, doll size, origin at the sheet's lower left corner.
 import { type BoundItem, leastSheets } from './bound.ts';
-import { type PackedSheet, type PackItem, pack, RECIPES } from './guillotine.ts';
+import { type PackedSheet, type PackItem, pack, RECIPES, type Recipe } from './guillotine.ts';
 
 /** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
  *  turned a quarter. */
@@ -69,11 +69,22 @@ type Try = { readonly sheets: readonly PackedSheet[]; readonly kinds: readonly S
 /** With few parts every recipe is tried for the sake of a larger offcut; with many, the first that meets the bound will do. */
 const FEW = 120;
 
+/** So many parts can be tried with every recipe in about half a second; a recipe's time grows with the square of their number. */
+const ALL_RECIPES_UP_TO = 500;
+const LEAST_RECIPES = 4;
+
+/** Recipes spread evenly over all of them, as many as there is time for. */
+const recipesFor = (items: number, kinds: number): readonly Recipe[] => {
+  const share = (ALL_RECIPES_UP_TO / Math.max(items, ALL_RECIPES_UP_TO)) ** 2 / (items > FEW ? kinds : 1);
+  const count = Math.min(RECIPES.length, Math.max(LEAST_RECIPES, Math.floor(RECIPES.length * share)));
+  return Array.from({ length: count }, (_, index) => RECIPES[Math.floor((index * RECIPES.length) / count)] as Recipe);
+};
+
 const bestPacking = (items: readonly PackItem[], kinds: readonly SheetKind[], { gap, trim }: CutRules, least: number): Try | undefined => {
   let best: Try | undefined;
   for (const order of preferences(kinds)) {
     const inner = order.map((kind) => ({ width: kind.width - 2 * trim + gap, height: kind.height - 2 * trim + gap }));
-    for (const recipe of RECIPES) {
+    for (const recipe of recipesFor(items.length, kinds.length)) {
       const sheets = pack(items, inner, recipe);
       const cost = costOf(sheets, order);
       if (!best || cheaper(cost, best.cost)) best = { sheets, kinds: order, cost };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textField } from '../kit/index.ts';
 import {
   type DollUm,
   dollField,
@@ -36,9 +37,9 @@ export const STATURES: readonly { readonly name: string; readonly stature: RealU
 ];
 
 export const dollSchema: z.ZodType<Doll> = z.strictObject({
-  name: z.string().max(80).default('the doll'),
+  name: textField(80).default('the doll'),
   height: dollField({ min: 20 * UM.mm, max: 1.2 * UM.m }).default(dollUm(29 * UM.cm)),
-  standsFor: z.string().max(80).default('woman'),
+  standsFor: textField(80).default('woman'),
   stature: realField({ min: 300 * UM.mm, max: 2.5 * UM.m }).default(realUm(162 * UM.cm)),
   scale: z
     .discriminatedUnion('by', [

@@ -1,3 +1,4 @@
 export { assertNever } from './assertNever.ts';
 export { seededRandom } from './random.ts';
 export { err, ok, type Result } from './result.ts';
+export { textField } from './textField.ts';

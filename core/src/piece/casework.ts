@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textField } from '../kit/index.ts';
 import { type RealUm, realField, realUm, UM } from '../measure/index.ts';
 import { type Cell, cellSchema, cellsOf, OPEN } from './cell.ts';
 
@@ -34,9 +35,17 @@ export type Casework = {
 /** More bays than this are one piece too many for one drawing. */
 export const MOST_CELLS = 600;
 
+/** About how many parts a front asks for, carcass and all; enough to refuse what no maker would ever cut. */
+export const partsAbout = (front: Cell): number =>
+  cellsOf(front).reduce((sum, { cell }) => {
+    if (cell.kind === 'shelves') return sum + cell.count;
+    if (cell.kind === 'door') return sum + (cell.hinge === 'pair' ? 2 : 1);
+    return cell.kind === 'open' ? sum : sum + cell.slots.length - 1;
+  }, 10);
+
 const side = realField({ min: 10 * UM.mm, max: 10 * UM.m });
 const base = realField({ min: 0, max: 2 * UM.m });
-const boardId = z.string().max(60).nullable().default(null);
+const boardId = textField(60).nullable().default(null);
 const noBoards = { carcass: null, back: null, inner: null, door: null, plinth: null };
 
 const checkFront = (front: Cell, context: z.RefinementCtx): void => {
@@ -51,9 +60,9 @@ const checkFront = (front: Cell, context: z.RefinementCtx): void => {
 /** A casework as it may stand in a file; `id` and `mark` are filled in by the set where they are left out. */
 export const caseworkSchema = z.strictObject({
   family: z.literal('casework').default('casework'),
-  id: z.string().min(1).max(80).optional(),
+  id: textField(80, 1).optional(),
   mark: z.number().int().min(1).max(9999).optional(),
-  name: z.string().max(80).default('bookcase'),
+  name: textField(80).default('bookcase'),
   width: side.default(realUm(900 * UM.mm)),
   height: side.default(realUm(1800 * UM.mm)),
   depth: side.default(realUm(300 * UM.mm)),

@@ -1,6 +1,6 @@
 export type { Bay, BayProblem } from './bays.ts';
 export { type Built, boardFor, buildCasework, type PieceProblem } from './buildCasework.ts';
-export { BOARD_ROLES, type BoardRole, type Casework, caseworkSchema } from './casework.ts';
+export { BOARD_ROLES, type BoardRole, type Casework, caseworkSchema, partsAbout } from './casework.ts';
 export {
   type Cell,
   type CellPath,

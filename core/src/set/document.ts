@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { type Doll, dollSchema } from '../doll/index.ts';
+import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
-import { BOARD_ROLES, type Casework, caseworkSchema } from '../piece/index.ts';
+import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from '../piece/index.ts';
 import { type Board, boardSchema, type PaperName } from '../stock/index.ts';
 
 /** All that a maker decides about a set; everything else is derived from it. */
@@ -24,13 +25,16 @@ export type Piece = Casework;
 
 export const MOST_PIECES = 200;
 
+/** A set of more parts than this would keep the drawing board waiting for seconds. */
+export const MOST_PARTS = 3_000;
+
 const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('mm'), fine: z.boolean().default(false) });
 
 const shape = z.strictObject({
   format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
   version: z.literal(1, 'This version of the file is not known here; "version" must be 1.'),
-  name: z.string().max(120).default('Untitled set'),
-  about: z.string().max(500).default(''),
+  name: textField(120).default('Untitled set'),
+  about: textField(500).default(''),
   units: unitsSchema.default({ unit: 'mm', fine: false }),
   doll: dollSchema.prefault({}),
   boards: z
@@ -85,6 +89,8 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
   for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
+  const parts = found.pieces.reduce((sum, { front }) => sum + partsAbout(front), 0);
+  if (parts > MOST_PARTS) issue(['pieces'], `These pieces have about ${parts} parts; ${MOST_PARTS} are the most in one set.`);
   found.pieces.forEach((piece, index) => {
     for (const role of BOARD_ROLES) {
       const id = piece.boards[role];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM } from '../measure/index.ts';
 import { USUAL_SHEETS } from './sheets.ts';
 
@@ -26,14 +27,14 @@ export const sheetTypeSchema: z.ZodType<SheetType> = z.union([
       'Not a usual sheet: give name, width and height instead.',
     )
     .transform((name) => USUAL_SHEETS.find((usual) => usual.name === name) as SheetType),
-  z.strictObject({ name: z.string().min(1).max(60), width: side, height: side }),
+  z.strictObject({ name: textField(60, 1), width: side, height: side }),
 ]);
 
 const firstSheet = USUAL_SHEETS[0] as SheetType;
 
 export const boardSchema: z.ZodType<Board> = z.strictObject({
-  id: z.string().min(1).max(60),
-  name: z.string().max(80).default('foam board'),
+  id: textField(60, 1),
+  name: textField(80).default('foam board'),
   nominal: thickness.default(dollUm(5 * UM.mm)),
   measured: thickness.nullable().default(null),
   grain: z.enum(['none', 'along']).default('none'),

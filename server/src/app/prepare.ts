@@ -1,22 +1,29 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { readSetFile } from '@parlor/core/set';
-import { createSet, openDatabase } from '../store/index.ts';
+import { createSet, openDatabase, type Store, serverStore } from '../store/index.ts';
 
-/** Makes the database that a first start begins from: newest schema, and the demo sets under their file names.
- *  Throws when a demo file cannot be read, with every issue. */
-export const prepare = async (target: string, migrations: string, demo: string): Promise<readonly string[]> => {
-  rmSync(target, { recursive: true, force: true });
-  mkdirSync(target, { recursive: true });
-  const database = await openDatabase(target, migrations, null);
+/** Lays out the demo sets under their file names. Throws when a demo file cannot be read, with every issue. */
+export const layOutDemo = async (store: Store, demo: string, at: Date): Promise<readonly string[]> => {
   const names = readdirSync(demo)
     .filter((name) => name.endsWith('.parlor.json'))
     .sort();
-  for (const name of names) {
+  for (const [index, name] of names.entries()) {
     const read = readSetFile(readFileSync(join(demo, name), 'utf8'));
     if (!read.ok) throw new Error(`${name}: ${read.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}`);
-    await createSet(database.db, basename(name, '.parlor.json').replace(/^\d+-/, ''), read.value);
+    // A millisecond apart, so that the shelf keeps their order.
+    const made = await createSet(store, basename(name, '.parlor.json').replace(/^\d+-/, ''), read.value, new Date(at.getTime() + index));
+    if (!made.ok) throw new Error(`${name}: ${made.error.code}`);
   }
-  await database.close();
+  return names;
+};
+
+/** Makes the database that a first start begins from: newest schema, and the demo sets. */
+export const prepare = async (target: string, migrations: string, demo: string): Promise<readonly string[]> => {
+  rmSync(target, { recursive: true, force: true });
+  mkdirSync(target, { recursive: true });
+  const store = serverStore(await openDatabase(target, migrations, null));
+  const names = await layOutDemo(store, demo, new Date());
+  await store.close();
   return names;
 };

@@ -1,28 +1,40 @@
 import type { ReadIssue } from '@parlor/core/set';
 import type { Middleware } from 'koa';
 import type { StoreError } from '../store/index.ts';
+import { faultDetails, type Log } from './log.ts';
 
 /** Everything that a request can be answered with instead of what it asked for. */
 export type Failure =
   | StoreError
   | { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] }
   | { readonly code: 'bad-request'; readonly issues: readonly ReadIssue[] }
-  | { readonly code: 'not-found' | 'body-too-large' | 'not-json' | 'internal' };
+  | { readonly code: 'wrong-phrase' | 'too-many-tries'; readonly seconds: number }
+  | { readonly code: 'not-found' | 'body-too-large' | 'not-json' | 'foreign-host' | 'foreign-origin' | 'pass-phrase-needed' | 'internal' };
 
 const STATUS: Readonly<Record<Failure['code'], number>> = {
   'set-not-found': 404,
+  'revision-not-found': 404,
   'not-found': 404,
   'stale-revision': 409,
+  'storage-full': 507,
   'body-too-large': 413,
   'bad-document': 422,
   'bad-request': 400,
-  'not-json': 400,
+  'not-json': 415,
+  'foreign-host': 421,
+  'foreign-origin': 403,
+  'pass-phrase-needed': 401,
+  'wrong-phrase': 403,
+  'too-many-tries': 429,
   internal: 500,
 };
 
+type Answer = { status: number; body: unknown; set: (name: string, value: string) => void };
+
 /** The one place that gives a failure its status. */
-export const answerFailure = (context: { status: number; body: unknown }, failure: Failure): void => {
+export const answerFailure = (context: Answer, failure: Failure): void => {
   context.status = STATUS[failure.code];
+  if (failure.code === 'too-many-tries') context.set('Retry-After', String(failure.seconds));
   context.body = { error: failure };
 };
 
@@ -30,19 +42,30 @@ const fromThrown = (problem: unknown): Failure => {
   const status = (problem as { status?: number }).status;
   if (status === 413) return { code: 'body-too-large' };
   if (status === 404) return { code: 'not-found' };
-  return { code: status !== undefined && status < 500 ? 'not-json' : 'internal' };
+  if (status !== undefined && status < 500) return { code: 'bad-request', issues: [{ path: '', message: 'The request cannot be read.' }] };
+  return { code: 'internal' };
 };
 
-/** Turns what the libraries below throw into failures; what nobody foresaw is logged and answered without its inside. */
+/** Turns what the libraries below throw into failures; what nobody foresaw is logged without its words, and answered without its inside. */
 export const catchFailures =
-  (log: (line: string) => void): Middleware =>
+  (log: Log): Middleware =>
   async (context, next) => {
     try {
       await next();
     } catch (problem) {
       const failure = fromThrown(problem);
-      if (failure.code === 'internal')
-        log(`error ${context.method} ${context.path}: ${problem instanceof Error ? problem.stack : String(problem)}`);
+      if (failure.code === 'internal') log({ level: 'error', event: 'fault', method: context.method, ...faultDetails(problem) });
       answerFailure(context, failure);
     }
+  };
+
+/** One line for each request that reached the sets, with its status and how long it took. */
+export const logRequests =
+  (log: Log, now: () => number): Middleware =>
+  async (context, next) => {
+    const start = now();
+    await next();
+    if (!context.path.startsWith('/api')) return;
+    const level = context.status >= 500 ? 'warn' : 'info';
+    log({ level, event: 'request', method: context.method, status: context.status, ms: Math.round(now() - start) });
   };

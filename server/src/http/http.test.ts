@@ -1,51 +1,13 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Database, openDatabase } from '../store/index.ts';
-import { createApp } from './index.ts';
+import { type Served, serve } from './serve.testing.ts';
 
-const root = resolve(import.meta.dirname, '../../..');
-const directory = mkdtempSync(join(tmpdir(), 'parlor-http-'));
-const web = join(directory, 'web');
-const log: string[] = [];
-let database: Database;
-let server: Server;
-let base: string;
-
+let served: Served;
 beforeAll(async () => {
-  mkdirSync(join(web, 'assets'), { recursive: true });
-  writeFileSync(join(web, 'index.html'), '<title>start page</title>');
-  writeFileSync(join(web, 'assets/x-123.js'), 'x');
-  database = await openDatabase(directory, join(root, 'server/migrations'), join(root, 'server/dist/prepared'));
-  server = createServer(createApp(database, web, (line) => log.push(line)).callback()).listen(0, '127.0.0.1');
-  await new Promise((ready) => server.once('listening', ready));
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  served = await serve();
 });
-afterAll(async () => {
-  server.close();
-  await database.close();
-});
+afterAll(() => served.stop());
 
-/** What answers may hold, as far as the checks below look. */
-type Body = {
-  readonly id: string;
-  readonly sets: readonly { readonly id: string }[];
-  readonly document: { readonly name: string };
-  readonly error: { readonly issues: readonly { readonly path: string }[] };
-};
-
-const ask = async (method: string, path: string, body?: unknown) => {
-  const response = await fetch(base + path, {
-    method,
-    ...(body === undefined
-      ? {}
-      : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
-  });
-  return { status: response.status, body: (await response.json().catch(() => null)) as Body, headers: response.headers };
-};
+const ask: Served['ask'] = (...words) => served.ask(...words);
 
 const document = { format: 'bashful-parlor-set', version: 1, name: 'Attic', pieces: [{ name: 'chest' }] };
 
@@ -100,7 +62,7 @@ describe('sets over HTTP', () => {
   });
 
   it.each<[string, string, string, unknown, number, string]>([
-    ['no JSON', 'POST', '/api/sets', '{"document":', 400, 'not-json'],
+    ['no JSON', 'POST', '/api/sets', '{"document":', 400, 'bad-request'],
     ['no revision', 'PUT', '/api/sets/potting-shed', { document }, 400, 'bad-request'],
     ['an unknown set', 'GET', '/api/sets/nowhere', undefined, 404, 'set-not-found'],
     ['an unknown way', 'GET', '/api/sheds', undefined, 404, 'not-found'],
@@ -109,30 +71,78 @@ describe('sets over HTTP', () => {
     expect(await ask(method, path, body)).toMatchObject({ status, body: { error: { code } } });
   });
 
-  it('what nobody foresaw is logged, and answered without its inside', async () => {
-    const broken = createServer(createApp({ ...database, db: undefined as never }, web, (line) => log.push(line)).callback()).listen(
-      0,
-      '127.0.0.1',
-    );
-    await new Promise((ready) => broken.once('listening', ready));
-    const response = await fetch(`http://127.0.0.1:${(broken.address() as AddressInfo).port}/api/sets`);
-    expect(response.status).toBe(500);
-    expect(await response.json()).toEqual({ error: { code: 'internal' } });
-    expect(log.join()).toContain('/api/sets');
-    broken.close();
+  it('what nobody foresaw is logged without its words, and answered without its inside', async () => {
+    const secret = 'a name that a maker typed';
+    const broken = await serve({
+      store: {
+        db: {
+          select: () => {
+            throw Object.assign(new Error(`Failed query: ${secret}`), { code: 'XX000' });
+          },
+        } as never,
+        record: async () => undefined,
+        close: async () => undefined,
+      },
+    });
+    const { status, body } = await broken.ask('GET', '/api/sets');
+    expect([status, body]).toEqual([500, { error: { code: 'internal' } }]);
+    expect(broken.log).toMatchObject([
+      { level: 'error', event: 'fault', fault: 'Error', code: 'XX000' },
+      { level: 'warn', event: 'request', method: 'GET', status: 500 },
+    ]);
+    expect(JSON.stringify(broken.log)).not.toContain(secret);
+    await broken.stop();
+  });
+});
+
+describe('the history of a set', () => {
+  it('lists every save, the newest first, with what changed in words; any of them can be looked at', async () => {
+    const { body } = await ask('POST', '/api/sets', { document, words: 'brought in' });
+    await ask('PUT', `/api/sets/${body.id}`, { basedOn: 1, document: { ...document, name: 'Loft' } });
+    await ask('PUT', `/api/sets/${body.id}`, {
+      basedOn: 2,
+      document: { ...document, name: 'Loft', pieces: [{ name: 'chest', height: '2 m' }] },
+    });
+    const { revisions } = (await ask('GET', `/api/sets/${body.id}/revisions`)).body;
+    expect(revisions.map(({ revision, words }) => [revision, words])).toEqual([
+      [3, 'chest: height 1800 mm → 2000 mm'],
+      [2, 'The name of the set: “Attic” → “Loft”'],
+      [1, 'brought in'],
+    ]);
+    expect(Date.parse(revisions[0]?.savedAt ?? '')).toBeGreaterThan(Date.now() - 60_000);
+    expect((await ask('GET', `/api/sets/${body.id}/revisions/1`)).body.document.name).toBe('Attic');
+    expect((await ask('GET', `/api/sets/${body.id}/revisions/2`)).body.document.name).toBe('Loft');
+  });
+
+  it.each(['/api/sets/nowhere/revisions', '/api/sets/potting-shed/revisions/99', '/api/sets/potting-shed/revisions/x'])(
+    'of what is not there: %s',
+    async (path) => {
+      expect((await ask('GET', path)).status).toBe(404);
+    },
+  );
+});
+
+describe('sets off the shelf', () => {
+  it('can be put back for thirty days, and say until when', async () => {
+    const { body } = await ask('POST', '/api/sets', { document });
+    await ask('DELETE', `/api/sets/${body.id}`);
+    const away = (await ask('GET', '/api/away')).body.sets.find(({ id }) => id === body.id);
+    expect(Math.round((Date.parse(away?.until ?? '') - Date.now()) / 86_400_000)).toBe(30);
+    await ask('POST', `/api/sets/${body.id}/restore`);
+    expect((await ask('GET', '/api/away')).body.sets.map(({ id }) => id)).not.toContain(body.id);
   });
 });
 
 describe('files and headers', () => {
   it('every view’s address gets the start page, hashed files may be kept, what is missing is missing', async () => {
-    for (const path of ['/', '/sets', '/sets/a/pieces/b']) expect(await (await fetch(base + path)).text()).toContain('start page');
-    expect((await fetch(`${base}/assets/x-123.js`)).headers.get('cache-control')).toContain('immutable');
+    for (const path of ['/', '/sets', '/sets/a/pieces/b']) expect(await (await fetch(served.base + path)).text()).toContain('start page');
+    expect((await fetch(`${served.base}/assets/x-123.js`)).headers.get('cache-control')).toContain('immutable');
     expect((await ask('GET', '/assets/gone.js')).status).toBe(404);
     expect((await ask('GET', '/..%2f..%2fpackage.json')).status).toBeGreaterThanOrEqual(400);
   });
 
   it('nothing may be loaded from elsewhere', async () => {
-    const policy = (await fetch(base)).headers.get('content-security-policy') ?? '';
+    const policy = (await fetch(served.base)).headers.get('content-security-policy') ?? '';
     expect(policy).toContain("default-src 'self'");
     expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'");
     expect(policy).not.toMatch(/https?:/);

@@ -4,22 +4,13 @@ import type { Result } from '@parlor/core/kit';
 import { readSet, type SetDocument } from '@parlor/core/set';
 import type { Context } from 'koa';
 import { z } from 'zod';
-import { createSet, type Database, getSet, listSets, saveSet, setDeleted } from '../store/index.ts';
+import { createSet, getRevision, getSet, listAway, listRevisions, listSets, type Store, saveSet, setAway } from '../store/index.ts';
 import { answerFailure, type Failure } from './failure.ts';
+import { readBody } from './readBody.ts';
 
-const createBody = z.strictObject({ document: z.unknown() });
-const saveBody = z.strictObject({ basedOn: z.number().int().min(1), document: z.unknown() });
-
-/** Reads a request's body, or answers what is wrong with it. */
-const readBody = <T>(context: Context, schema: z.ZodType<T>): T | undefined => {
-  const read = schema.safeParse((context.request as { body?: unknown }).body ?? {});
-  if (read.success) return read.data;
-  answerFailure(context, {
-    code: 'bad-request',
-    issues: read.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
-  });
-  return undefined;
-};
+const LAST_REVISION = 2_147_483_646;
+const createBody = z.strictObject({ document: z.unknown(), words: z.enum(['begun', 'brought in', 'a copy']).default('begun') });
+const saveBody = z.strictObject({ basedOn: z.number().int().min(1).max(LAST_REVISION), document: z.unknown() });
 
 const readDocument = (context: Context, data: unknown): SetDocument | undefined => {
   const read = readSet(data);
@@ -28,43 +19,64 @@ const readDocument = (context: Context, data: unknown): SetDocument | undefined 
   return undefined;
 };
 
-const answer = <T>(context: Context, result: Result<T, Failure>, body: (value: T) => unknown): void => {
+const answer = <T>(context: Context, result: Result<T, Failure>, body: (value: T) => unknown = (value) => value): void => {
   if (result.ok) context.body = body(result.value);
   else answerFailure(context, result.error);
 };
 
-/** The interface under /api: sets listed, read, made, saved over the revision they are based on, hidden and brought back. */
-export const routes = ({ db }: Database): Router => {
+/** Answers a stored document once it has passed its door again. */
+const answerStored = (context: Context, found: Result<{ readonly document: unknown }, Failure>): void => {
+  const document = found.ok ? readDocument(context, found.value.document) : undefined;
+  if (!found.ok) answerFailure(context, found.error);
+  else if (document) context.body = { ...found.value, document };
+};
+
+/** The names that sets have; anything else names none. */
+const ID = /^[\w-]{1,80}$/;
+const NUMBER = /^[1-9]\d{0,8}$/;
+
+/** The interface under /api: sets listed, read, made, saved over the revision they are based on, their history, taken off the shelf and
+ *  put back. */
+export const routes = (store: Store, clock: () => Date): Router => {
   const router = new Router({ prefix: '/api' });
-  const idOf = (context: { params: Record<string, string> }): string => context.params['id'] ?? '';
+  router.param('id', (id, context, next) => (ID.test(id) ? next() : answerFailure(context, { code: 'not-found' })));
+  router.param('revision', (revision, context, next) => (NUMBER.test(revision) ? next() : answerFailure(context, { code: 'not-found' })));
+  const named = (context: { params: Record<string, string> }, name = 'id'): string => context.params[name] ?? '';
 
   router.get('/sets', async (context) => {
-    context.body = { sets: await listSets(db) };
+    context.body = { sets: await listSets(store) };
+  });
+  router.get('/away', async (context) => {
+    context.body = { sets: await listAway(store) };
   });
   router.post('/sets', async (context) => {
     const body = readBody(context, createBody);
     const document = body && readDocument(context, body.document);
-    if (!document) return;
+    if (!body || !document) return;
+    const made = await createSet(store, randomUUID(), document, clock(), body.words);
     context.status = 201;
-    context.body = await createSet(db, randomUUID(), document);
+    answer(context, made);
   });
   router.get('/sets/:id', async (context) => {
-    const found = await getSet(db, idOf(context));
-    if (!found.ok) return answerFailure(context, found.error);
-    const document = readDocument(context, found.value.document);
-    if (document) context.body = { ...found.value, document };
+    answerStored(context, await getSet(store.db, named(context)));
   });
   router.put('/sets/:id', async (context) => {
     const body = readBody(context, saveBody);
     const document = body && readDocument(context, body.document);
     if (!body || !document) return;
-    answer(context, await saveSet(db, idOf(context), body.basedOn, document), (revision) => ({ revision }));
+    answer(context, await saveSet(store, named(context), body.basedOn, document, clock()));
   });
   router.delete('/sets/:id', async (context) => {
-    answer(context, await setDeleted(db, idOf(context), true), (id) => ({ id }));
+    answer(context, await setAway(store, named(context), clock()));
   });
   router.post('/sets/:id/restore', async (context) => {
-    answer(context, await setDeleted(db, idOf(context), false), (id) => ({ id }));
+    answer(context, await setAway(store, named(context), null));
+  });
+  router.get('/sets/:id/revisions', async (context) => {
+    answer(context, await listRevisions(store, named(context)), (list) => ({ revisions: list }));
+  });
+  router.get('/sets/:id/revisions/:revision', async (context) => {
+    answerStored(context, await getRevision(store, named(context), Number(named(context, 'revision'))));
   });
   router.all('/{*rest}', (context) => answerFailure(context, { code: 'not-found' }));
   return router;

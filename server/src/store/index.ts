@@ -1,3 +1,6 @@
-export { type Database, openDatabase } from './database.ts';
+export { type Database, type Db, databaseIn, openDatabase } from './database.ts';
+export { getRevision, listRevisions } from './history.ts';
 export { takeLock } from './lock.ts';
-export { createSet, getSet, listSets, type StoreError, saveSet, setDeleted } from './sets.ts';
+export { openServer } from './server.ts';
+export { createSet, getSet, isBare, listAway, listSets, purgeAway, saveSet, setAway } from './sets.ts';
+export { markOnce, openStore, type Store, type StoreError, serverStore } from './store.ts';

@@ -1,4 +1,6 @@
-import { index, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true });
 
 /** A set: its document as it was last saved, and the number of that save. `deletedAt` hides it without losing it. */
 export const sets = pgTable(
@@ -9,9 +11,27 @@ export const sets = pgTable(
     about: text('about').notNull(),
     revision: integer('revision').notNull(),
     document: jsonb('document').notNull(),
-    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
-    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
-    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    updatedAt: moment('updated_at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
   },
   (table) => [index('sets_by_update').on(table.updatedAt)],
 );
+
+/** Every save of a set: when, what changed in words, and the document as it then was. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    setId: text('set_id')
+      .notNull()
+      .references(() => sets.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    savedAt: moment('saved_at').notNull().defaultNow(),
+    words: text('words').notNull(),
+    document: jsonb('document').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.setId, table.revision] })],
+);
+
+/** What the application notes about itself: how far the journal has come, the salt of sessions, that demo sets were laid out. */
+export const marks = pgTable('marks', { name: text('name').primaryKey(), value: text('value').notNull() });

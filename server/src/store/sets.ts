@@ -1,8 +1,10 @@
 import { err, ok, type Result } from '@parlor/core/kit';
-import type { SetDocument } from '@parlor/core/set';
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { Database } from './database.ts';
+import { describeChange, readSet, type SetDocument } from '@parlor/core/set';
+import { and, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import type { Db } from './database.ts';
+import { keepRevision } from './history.ts';
 import { sets } from './schema.ts';
+import { change, type Store, type StoreError } from './store.ts';
 
 /** A set as the shelf lists it. */
 export type SetSummary = {
@@ -13,24 +15,37 @@ export type SetSummary = {
   readonly updatedAt: string;
 };
 
+/** A set off the shelf; until `until` it can be put back. */
+export type AwaySummary = SetSummary & { readonly until: string };
+
 /** A stored document is checked again at its door when it is read. */
 export type StoredSet = { readonly id: string; readonly revision: number; readonly document: unknown };
 
-export type StoreError =
-  | { readonly code: 'set-not-found'; readonly id: string }
-  | { readonly code: 'stale-revision'; readonly id: string; readonly revision: number };
+/** How long a set that was taken off the shelf is kept. */
+const KEPT_DAYS = 30;
+const DAY = 86_400_000;
 
-type Db = Database['db'];
+const columns = { id: sets.id, name: sets.name, about: sets.about, revision: sets.revision, updatedAt: sets.updatedAt };
 
 const present = (id: string) => and(eq(sets.id, id), isNull(sets.deletedAt));
 
-export const listSets = async (db: Db): Promise<readonly SetSummary[]> => {
-  const rows = await db
-    .select({ id: sets.id, name: sets.name, about: sets.about, revision: sets.revision, updatedAt: sets.updatedAt })
-    .from(sets)
-    .where(isNull(sets.deletedAt))
-    .orderBy(sets.createdAt, desc(sets.id));
+export const listSets = async ({ db }: Store): Promise<readonly SetSummary[]> => {
+  const rows = await db.select(columns).from(sets).where(isNull(sets.deletedAt)).orderBy(sets.createdAt, desc(sets.id));
   return rows.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() }));
+};
+
+/** Sets off the shelf, the one that was taken last first. */
+export const listAway = async ({ db }: Store): Promise<readonly AwaySummary[]> => {
+  const rows = await db
+    .select({ ...columns, deletedAt: sets.deletedAt })
+    .from(sets)
+    .where(isNotNull(sets.deletedAt))
+    .orderBy(desc(sets.deletedAt));
+  return rows.map(({ deletedAt, ...row }) => ({
+    ...row,
+    updatedAt: row.updatedAt.toISOString(),
+    until: new Date((deletedAt as Date).getTime() + KEPT_DAYS * DAY).toISOString(),
+  }));
 };
 
 export const getSet = async (db: Db, id: string): Promise<Result<StoredSet, StoreError>> => {
@@ -38,30 +53,68 @@ export const getSet = async (db: Db, id: string): Promise<Result<StoredSet, Stor
   return row ? ok(row) : err({ code: 'set-not-found', id });
 };
 
-export const createSet = async (db: Db, id: string, document: SetDocument): Promise<StoredSet> => {
-  await db.insert(sets).values({ id, name: document.name, about: document.about, revision: 1, document });
-  return { id, revision: 1, document };
+/** Puts a new set on the shelf; `words` say where it came from. */
+export const createSet = (
+  store: Store,
+  id: string,
+  document: SetDocument,
+  at: Date,
+  words = 'begun',
+): Promise<Result<StoredSet, StoreError>> =>
+  change(store, async (tx) => {
+    const { name, about } = document;
+    await tx.insert(sets).values({ id, name, about, revision: 1, document, createdAt: at, updatedAt: at });
+    await keepRevision(tx, { id, revision: 1, words, at, document });
+    await store.record(tx, { kind: 'save', id, revision: 1, words, at: at.toISOString(), document });
+    return ok({ id, revision: 1, document });
+  });
+
+const wordsFor = (before: unknown, document: SetDocument): string => {
+  const read = readSet(before);
+  return read.ok ? describeChange(read.value, document) : 'everything anew';
 };
 
-/** Saves a document over the revision it is based on; compare and write are one statement, so of two saves on one revision one wins.
- *  Errors: 'stale-revision' with the revision that stands now. */
-export const saveSet = async (db: Db, id: string, basedOn: number, document: SetDocument): Promise<Result<number, StoreError>> => {
-  const [row] = await db
-    .update(sets)
-    .set({ document, name: document.name, about: document.about, revision: sql`${sets.revision} + 1`, updatedAt: sql`now()` })
-    .where(and(present(id), eq(sets.revision, basedOn)))
-    .returning({ revision: sets.revision });
-  if (row) return ok(row.revision);
-  const now = await getSet(db, id);
-  return now.ok ? err({ code: 'stale-revision', id, revision: now.value.revision }) : now;
-};
+/** Saves a document over the revision it is based on. The row is locked first, so of two saves on one revision one wins.
+ *  Errors: 'stale-revision' with the revision that stands now, 'set-not-found', 'storage-full' (then nothing is saved). */
+export const saveSet = (
+  store: Store,
+  id: string,
+  basedOn: number,
+  document: SetDocument,
+  at: Date,
+): Promise<Result<{ readonly revision: number }, StoreError>> =>
+  change(store, async (tx) => {
+    const [before] = await tx.select({ revision: sets.revision, document: sets.document }).from(sets).where(present(id)).for('update');
+    if (!before) return err({ code: 'set-not-found', id });
+    if (before.revision !== basedOn) return err({ code: 'stale-revision', id, revision: before.revision });
+    const [revision, words] = [basedOn + 1, wordsFor(before.document, document)];
+    await tx.update(sets).set({ document, name: document.name, about: document.about, revision, updatedAt: at }).where(eq(sets.id, id));
+    await keepRevision(tx, { id, revision, words, at, document });
+    await store.record(tx, { kind: 'save', id, revision, words, at: at.toISOString(), document });
+    return ok({ revision });
+  });
 
-/** Hides a set, or brings it back. */
-export const setDeleted = async (db: Db, id: string, deleted: boolean): Promise<Result<string, StoreError>> => {
-  const [row] = await db
-    .update(sets)
-    .set({ deletedAt: deleted ? sql`now()` : null })
-    .where(eq(sets.id, id))
-    .returning({ id: sets.id });
-  return row ? ok(row.id) : err({ code: 'set-not-found', id });
-};
+/** Takes a set off the shelf at a time, or puts it back (null). */
+export const setAway = (store: Store, id: string, at: Date | null): Promise<Result<{ readonly id: string }, StoreError>> =>
+  change(store, async (tx) => {
+    const [row] = await tx.update(sets).set({ deletedAt: at }).where(eq(sets.id, id)).returning({ id: sets.id });
+    if (!row) return err({ code: 'set-not-found', id });
+    await store.record(tx, { kind: 'away', id, at: at?.toISOString() ?? null });
+    return ok(row);
+  });
+
+/** Forgets the sets that have been off the shelf for longer than they are kept. */
+export const purgeAway = (store: Store, now: Date): Promise<Result<readonly string[], StoreError>> =>
+  change(store, async (tx) => {
+    const gone = await tx
+      .delete(sets)
+      .where(lt(sets.deletedAt, new Date(now.getTime() - KEPT_DAYS * DAY)))
+      .returning({ id: sets.id });
+    const ids = gone.map(({ id }) => id);
+    if (ids.length > 0) await store.record(tx, { kind: 'purge', ids });
+    return ok(ids);
+  });
+
+/** True while nothing was ever put on the shelf. */
+export const isBare = async (db: Db): Promise<boolean> =>
+  (await db.select({ count: sql<number>`count(*)::int` }).from(sets))[0]?.count === 0;

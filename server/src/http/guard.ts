@@ -1,0 +1,51 @@
+// Who may ask. A page from elsewhere must neither read (DNS rebinding) nor change anything (cross-site posts).
+import { isIP } from 'node:net';
+import type { Middleware } from 'koa';
+import { answerFailure } from './failure.ts';
+
+/** The name in a Host header or an origin, without port and brackets, in lower case; null when it is neither. */
+const nameOf = (host: string): string | null => {
+  try {
+    return new URL(`http://${host}`).hostname.replace(/^\[|\]$/g, '').toLowerCase();
+  } catch {
+    return null;
+  }
+};
+
+const LOCAL = ['localhost', '127.0.0.1', '::1'];
+
+/** Which names the application answers to. A name that an attacker's DNS points here is none of ours; a bare address cannot be pointed
+ *  anywhere, so on a network any address will do. */
+export const namesOf = (names: readonly string[], onNetwork: boolean): ((host: string) => boolean) => {
+  const known = new Set([...LOCAL, ...names.map((name) => name.toLowerCase())]);
+  return (host) => {
+    const name = nameOf(host);
+    return name !== null && (known.has(name) || (onNetwork && isIP(name) !== 0));
+  };
+};
+
+const changes = (method: string): boolean => method !== 'GET' && method !== 'HEAD';
+
+/** An Origin of this very application, or none at all where the browser does not speak of another site. */
+const isOwn = (origin: string, host: string, site: string): boolean => {
+  if (origin === '') return site === '' || site === 'same-origin' || site === 'none';
+  try {
+    return new URL(origin).host === host.toLowerCase();
+  } catch {
+    return false;
+  }
+};
+
+/** Refuses foreign hosts always, foreign origins wherever something would change, and bodies that are not JSON. */
+export const guard =
+  (answersTo: (host: string) => boolean): Middleware =>
+  async (context, next) => {
+    if (!answersTo(context.get('host'))) return answerFailure(context, { code: 'foreign-host' });
+    if (!changes(context.method)) return next();
+    if (!isOwn(context.get('origin'), context.get('host'), context.get('sec-fetch-site'))) {
+      return answerFailure(context, { code: 'foreign-origin' });
+    }
+    const hasBody = context.get('transfer-encoding') !== '' || Number(context.get('content-length') || 0) > 0;
+    if (hasBody && !context.is('application/json')) return answerFailure(context, { code: 'not-json' });
+    return next();
+  };
