@@ -16,8 +16,10 @@ export const UM = { mm: 1_000, cm: 10_000, m: 1_000_000, in: 25_400, ft: 304_800
 
 export type UnitName = keyof typeof UM;
 
+// Adding nought makes -0 an ordinary 0, which is all that a file can hold.
+
 /** A number of micrometres (rounded to a whole one) as a real size. */
-export const realUm = (micrometres: number): RealUm => Math.round(micrometres) as RealUm;
+export const realUm = (micrometres: number): RealUm => (Math.round(micrometres) + 0) as RealUm;
 
 /** A number of micrometres (rounded to a whole one) as a doll size. */
-export const dollUm = (micrometres: number): DollUm => Math.round(micrometres) as DollUm;
+export const dollUm = (micrometres: number): DollUm => (Math.round(micrometres) + 0) as DollUm;

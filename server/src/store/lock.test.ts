@@ -36,6 +36,18 @@ describe('the lock of a data directory', () => {
     expect(takeLock(directory).ok).toBe(existsSync('/proc/self/stat'));
   });
 
+  it('of a process that was killed and that nobody waited for is taken over', async () => {
+    const directory = place();
+    // The shell starts a child, says its number, and then does nothing but sleep: the child, killed, stays a zombie.
+    const shell = spawn('sh', ['-c', 'sleep 60 & echo $!; exec sleep 60'], { stdio: ['ignore', 'pipe', 'ignore'] });
+    const pid = await new Promise<number>((said) => shell.stdout.once('data', (chunk: Buffer) => said(Number(chunk.toString()))));
+    process.kill(pid, 'SIGKILL');
+    await new Promise((later) => setTimeout(later, 100));
+    hold(directory, { pid, started: '' });
+    expect(takeLock(directory).ok).toBe(existsSync('/proc/self/stat'));
+    shell.kill();
+  });
+
   it('that nobody can read is taken over', () => {
     const directory = place();
     hold(directory, '{"pid":');

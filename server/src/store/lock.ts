@@ -11,13 +11,14 @@ export type LockError = { readonly code: 'data-directory-in-use'; readonly pid: 
 /** A held lock; `release` gives the directory free. */
 export type Lock = { readonly release: () => void };
 
-/** When a process started, as the kernel counts it; empty where the system does not tell. */
-const startOf = (pid: number): string => {
+/** What the kernel says of a process: its state, and when it started; nothing where the system does not tell. */
+const statusOf = (pid: number): { readonly state: string; readonly started: string } => {
   try {
     const status = readFileSync(`/proc/${pid}/stat`, 'utf8');
-    return status.slice(status.lastIndexOf(')') + 2).split(' ')[19] ?? '';
+    const fields = status.slice(status.lastIndexOf(')') + 2).split(' ');
+    return { state: fields[0] ?? '', started: fields[19] ?? '' };
   } catch {
-    return '';
+    return { state: '', started: '' };
   }
 };
 
@@ -31,8 +32,13 @@ const isRunning = (pid: number): boolean => {
   }
 };
 
-const isAlive = ({ pid, started }: Holder): boolean =>
-  isRunning(pid) && (started === '' || startOf(pid) === '' || startOf(pid) === started);
+/** A process that was killed but that nobody has waited for still has a number; it holds nothing any more. */
+const isGone = (state: string): boolean => state === 'Z' || state === 'X';
+
+const isAlive = ({ pid, started }: Holder): boolean => {
+  const now = statusOf(pid);
+  return isRunning(pid) && !isGone(now.state) && (started === '' || now.started === '' || now.started === started);
+};
 
 const readHolder = (path: string): Holder | undefined => {
   try {
@@ -73,7 +79,7 @@ export const takeLock = (directory: string): Result<Lock, LockError> => {
   mkdirSync(directory, { recursive: true });
   const path = join(directory, 'parlor.lock');
   const own = `${path}.${process.pid}.own`;
-  writeFileSync(own, JSON.stringify({ pid: process.pid, started: startOf(process.pid) }));
+  writeFileSync(own, JSON.stringify({ pid: process.pid, started: statusOf(process.pid).started }));
   try {
     for (let tries = 0; tries < 5; tries += 1) {
       if (claim(own, path)) return ok({ release: () => rmSync(path, { force: true }) });

@@ -1,0 +1,80 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import {
+  derive,
+  describeChange,
+  describeFinding,
+  layOutSet,
+  readSet,
+  readSetFile,
+  type SetDocument,
+  templatePages,
+  writeSetFile,
+} from './index.ts';
+import { mutated } from './mutate.testing.ts';
+
+const demo = join(import.meta.dirname, '../../../demo');
+const GOOD = readdirSync(demo)
+  .filter((name) => name.endsWith('.json'))
+  .map((name) => JSON.parse(readFileSync(join(demo, name), 'utf8')) as Record<string, unknown>);
+
+const DOCUMENTS = 10_000;
+/** Deriving boards and pages takes longer than reading, so only so many of the documents that can be read go all the way. */
+const ALL_THE_WAY = 400;
+/** Never decides whether an answer is right, only that there is one: a hang. */
+const HANG_MS = 2_000;
+
+const allTheWay = (document: SetDocument): void => {
+  const derived = derive(document);
+  for (const finding of derived.pieces.flatMap(({ findings }) => findings)) describeFinding(finding, document.units);
+  layOutSet(document, derived);
+  templatePages(document, derived, { pieces: null });
+};
+
+describe(`${DOCUMENTS} hostile documents`, () => {
+  it('are each read or refused with their issues, without a crash, a hang or a trace', { timeout: 180_000 }, () => {
+    let [readable, slowest, derived] = [0, 0, 0];
+    for (let seed = 1; seed <= DOCUMENTS; seed += 1) {
+      const hostile = mutated(GOOD[seed % GOOD.length], seed);
+      const start = performance.now();
+      const result = readSet(hostile);
+      if (result.ok) {
+        readable += 1;
+        expect(readSetFile(writeSetFile(result.value)), `seed ${seed}`).toEqual(result);
+        if (derived < ALL_THE_WAY) {
+          derived += 1;
+          allTheWay(result.value);
+        }
+      } else {
+        expect(result.error.length, `seed ${seed}`).toBeGreaterThan(0);
+        for (const { path, message } of result.error) expect([typeof path, message.length > 0], `seed ${seed}`).toEqual(['string', true]);
+      }
+      slowest = Math.max(slowest, performance.now() - start);
+    }
+    expect(slowest).toBeLessThan(HANG_MS);
+    expect(readable).toBeGreaterThan(DOCUMENTS / 50);
+    expect(readable).toBeLessThan(DOCUMENTS * 0.9);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  it.each<[string, string]>([
+    ['an archive', 'PK\u0003\u0004\u0014\u0000\u0000\u0000'],
+    ['a picture', '\u0089PNG\r\n\u001a\n'],
+    ['nothing', ''],
+    ['brackets without end', '['.repeat(2_000_000)],
+    ['a number without end', `{"format":"bashful-parlor-set","version":${'1'.repeat(1_000_000)}}`],
+  ])('a file that is %s is refused in words', (_, text) => {
+    const result = readSetFile(text);
+    expect(result.ok ? [] : result.error.map(({ message }) => message.length > 0)).toContain(true);
+  });
+
+  it('two documents, however strange, are compared in words', () => {
+    const strange = GOOD.flatMap((good, index) =>
+      Array.from({ length: 60 }, (_, seed) => readSet(mutated(good, index * 1000 + seed))).flatMap((read) => (read.ok ? [read.value] : [])),
+    );
+    for (const [index, one] of strange.entries()) {
+      expect(describeChange(one, strange[(index + 1) % strange.length] as SetDocument).length).toBeGreaterThan(0);
+    }
+  });
+});
