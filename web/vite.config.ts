@@ -4,7 +4,7 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwind()],
-  build: { target: 'es2022', sourcemap: true, assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
+  build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
   worker: { format: 'es' },
   server: { port: 5181, proxy: { '/api': 'http://127.0.0.1:5180' } },
 });

@@ -37,7 +37,7 @@ const drawText = (pdf: Document, mark: TextMark, height: number, fontFor: (text:
   pdf.restore();
 };
 
-const bytesOf = (pdf: Document): Promise<Uint8Array> =>
+const bytesOf = (pdf: Document): Promise<Uint8Array<ArrayBuffer>> =>
   new Promise((resolve, reject) => {
     const chunks: Uint8Array[] = [];
     pdf.on('data', (chunk: Uint8Array) => chunks.push(chunk));
@@ -56,8 +56,14 @@ const bytesOf = (pdf: Document): Promise<Uint8Array> =>
 
 /** Writes pages as a vector PDF with embedded fonts.
  *  Shape: k pages → the bytes of a k-page file; equal input gives equal bytes (no clock, no compression that differs by platform).
+ *  `onPage` hears after each page how many are written.
  *  Units: every mark stands where the page says, within the file's millionth of a point. */
-export const writePdf = (pages: readonly Page[], fonts: PdfFonts, title: string): Promise<Uint8Array> => {
+export const writePdf = (
+  pages: readonly Page[],
+  fonts: PdfFonts,
+  title: string,
+  onPage?: (written: number, count: number) => void,
+): Promise<Uint8Array<ArrayBuffer>> => {
   const pdf = new PDFDocument({
     autoFirstPage: false,
     compress: false,
@@ -70,12 +76,13 @@ export const writePdf = (pages: readonly Page[], fonts: PdfFonts, title: string)
   pdf.registerFont('fallback', fonts.fallback as FontSource);
   const known = (pdf.font('text') as unknown as { readonly _font: { readonly font: Knows } })._font.font;
   const fontFor = (text: string) => ([...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? 'text' : 'fallback');
-  for (const page of pages) {
+  for (const [index, page] of pages.entries()) {
     pdf.addPage({ size: [points(page.width), points(page.height)], margin: 0 });
     for (const mark of page.marks) {
       if (mark.kind === 'line') drawLine(pdf, mark, page.height);
       else drawText(pdf, mark, page.height, fontFor);
     }
+    onPage?.(index + 1, pages.length);
   }
   return bytesOf(pdf);
 };

@@ -1,4 +1,4 @@
 export { createApp } from './createApp.ts';
 export { type Door, makeDoor, newSalt, waitAfter } from './door.ts';
 export { namesOf } from './guard.ts';
-export { faultDetails, jsonLog, type Log, type LogEntry } from './log.ts';
+export { jsonLog, type Log, type LogEntry } from './log.ts';

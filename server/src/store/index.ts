@@ -1,4 +1,4 @@
-export { type Database, type Db, databaseIn, openDatabase } from './database.ts';
+export { databaseIn, openDatabase } from './database.ts';
 export { getRevision, listRevisions } from './history.ts';
 export { takeLock } from './lock.ts';
 export { openServer } from './server.ts';

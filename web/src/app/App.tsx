@@ -1,4 +1,4 @@
-import { lazy, Suspense, useLayoutEffect } from 'react';
+import { lazy, Suspense, useCallback, useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { store, useAppSelector } from '../state/index.ts';
@@ -14,10 +14,11 @@ const VIEWS = {
   pieces: async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }),
   cutting: async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }),
   printing: async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }),
+  history: async () => ({ default: (await import('../views/history/index.ts')).HistoryView }),
 } as const;
 
 // The view that the address names is fetched while its set is still on the way.
-const named = /^\/sets\/[^/]+\/(doll|pieces|cutting|printing)/.exec(window.location.pathname)?.[1] ?? 'sets';
+const named = /^\/sets\/[^/]+\/(doll|pieces|cutting|printing|history)/.exec(window.location.pathname)?.[1] ?? 'sets';
 void VIEWS[named as keyof typeof VIEWS]();
 
 const SetsView = lazy(VIEWS.sets);
@@ -25,11 +26,18 @@ const DollView = lazy(VIEWS.doll);
 const PiecesView = lazy(VIEWS.pieces);
 const CuttingView = lazy(VIEWS.cutting);
 const PrintingView = lazy(VIEWS.printing);
+const HistoryView = lazy(VIEWS.history);
+const KeySheet = lazy(async () => ({ default: (await import('./KeySheet.tsx')).KeySheet }));
+const DoorView = lazy(async () => ({ default: (await import('../views/door/index.ts')).DoorView }));
+/** For developers only; a build leaves it out. */
+const Workbench = import.meta.env.DEV ? lazy(async () => ({ default: (await import('../views/workbench/index.ts')).Workbench })) : null;
 
 /** The table: the open book, its thumb index at the outer edge, the twin rule along the lower edge. */
 const Table = () => {
-  const night = useAppSelector((state) => state.desk.night);
-  useShortcuts();
+  const { night, locked } = useAppSelector((state) => state.desk);
+  const [keys, setKeys] = useState(false);
+  const showKeys = useCallback(() => setKeys(true), []);
+  useShortcuts(showKeys);
   // Before the views' own effects, so that whoever reads colours off the page reads the new ones.
   useLayoutEffect(() => {
     document.documentElement.classList.toggle('night', night);
@@ -38,12 +46,17 @@ const Table = () => {
     <div className="h-dvh grid grid-rows-[minmax(0,1fr)_auto] grid-cols-[minmax(0,1fr)_auto] max-md:grid-cols-1">
       <main className="min-h-0 min-w-0 pt-3.5 pl-3.5 pb-3 max-md:p-0">
         <Suspense fallback={<p className="p-10 font-hand text-graphite">turning the page …</p>}>
-          <Outlet />
+          {locked ? <DoorView /> : <Outlet />}
         </Suspense>
       </main>
-      <SideBoard />
+      <SideBoard onKeys={showKeys} />
       <TwinRule />
       <Notice />
+      {keys && (
+        <Suspense>
+          <KeySheet open onOpenChange={setKeys} />
+        </Suspense>
+      )}
     </div>
   );
 };
@@ -65,8 +78,10 @@ const router = createBrowserRouter([
           { path: 'pieces/:pieceId', element: <PiecesView /> },
           { path: 'cutting', element: <CuttingView /> },
           { path: 'printing', element: <PrintingView /> },
+          { path: 'history', element: <HistoryView /> },
         ],
       },
+      ...(Workbench ? [{ path: 'workbench', element: <Workbench /> }] : []),
       { path: '*', element: <Navigate to="/sets" replace /> },
     ],
   },

@@ -24,7 +24,7 @@ export const Notice = () => {
   return (
     <div role="status" className="fixed left-6 bottom-24 z-30">
       {notice && (
-        <div className="bg-ink text-paper rounded-soft pl-5 pr-2 py-2 flex items-center gap-3 shadow-lg font-hand text-[16px]">
+        <div className="bg-ink text-paper rounded-soft pl-5 pr-2 py-2 flex items-center gap-3 shadow-slip font-hand text-lead">
           {notice.text}
           {notice.action && (
             <Button

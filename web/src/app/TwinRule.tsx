@@ -83,7 +83,7 @@ const UnitSwitch = () => {
         options={UNIT_OPTIONS}
         onChange={(unit) => edit(`units: ${unit}`, { kind: 'change-set', change: { units: { ...units, unit } } })}
       />
-      <label className="flex items-center gap-1.5 text-[13px] min-h-11 cursor-pointer">
+      <label className="flex items-center gap-1.5 text-small min-h-touch cursor-pointer">
         <input
           type="checkbox"
           className="size-5 accent-moss"
@@ -162,7 +162,7 @@ export const TwinRule = () => {
         </svg>
         {at !== null && (
           <span
-            className="absolute top-1/2 -translate-y-1/2 font-hand text-[15px] whitespace-nowrap px-2.5 py-0.5 rounded-md bg-leaf text-ink"
+            className="absolute top-1/2 -translate-y-1/2 font-hand text-body whitespace-nowrap px-2.5 py-0.5 rounded-nick bg-leaf text-ink"
             style={at > width * 0.7 ? { right: width - at + 8 } : { left: at + 8 }}
             data-testid="rule-reading"
           >

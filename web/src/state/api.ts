@@ -9,36 +9,62 @@ export type SetSummary = {
   readonly updatedAt: string;
 };
 
+/** A set off the shelf, and until when it can be put back. */
+export type AwaySummary = SetSummary & { readonly until: string };
+
+/** A save in the history of a set. */
+export type RevisionSummary = { readonly revision: number; readonly savedAt: string; readonly words: string };
+
 export type StoredSet = { readonly id: string; readonly revision: number; readonly document: SetDocument };
 
 /** Why a request came to nothing: the server could not be reached, or it refused, and how. */
 export type ApiError = {
   readonly code: string;
   readonly revision?: number;
+  readonly seconds?: number;
   readonly issues?: readonly { path: string; message: string }[];
 };
 
 export type ApiResult<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ApiError };
 
+const LONGEST_WAIT = 20_000;
+
+let locked = (): void => undefined;
+
+/** Names what is done when the application asks for its pass phrase. */
+export const whenLocked = (act: () => void): void => {
+  locked = act;
+};
+
 const request = async <T>(method: string, path: string, body?: unknown): Promise<ApiResult<T>> => {
   try {
     const response = await fetch(`/api${path}`, {
       method,
+      signal: AbortSignal.timeout(LONGEST_WAIT),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
     const data = await response.json();
+    if (response.status === 401) locked();
     return response.ok ? { ok: true, value: data } : { ok: false, error: data.error ?? { code: 'internal' } };
   } catch {
     return { ok: false, error: { code: 'offline' } };
   }
 };
 
+const setPath = (id: string): string => `/sets/${encodeURIComponent(id)}`;
+
 export const api = {
   list: () => request<{ sets: readonly SetSummary[] }>('GET', '/sets'),
-  read: (id: string) => request<StoredSet>('GET', `/sets/${encodeURIComponent(id)}`),
-  create: (document: unknown) => request<StoredSet>('POST', '/sets', { document }),
-  save: (id: string, basedOn: number, document: SetDocument) =>
-    request<{ revision: number }>('PUT', `/sets/${encodeURIComponent(id)}`, { basedOn, document }),
-  remove: (id: string) => request<{ id: string }>('DELETE', `/sets/${encodeURIComponent(id)}`),
-  restore: (id: string) => request<{ id: string }>('POST', `/sets/${encodeURIComponent(id)}/restore`),
+  listAway: () => request<{ sets: readonly AwaySummary[] }>('GET', '/away'),
+  read: (id: string) => request<StoredSet>('GET', setPath(id)),
+  create: (document: unknown, words: 'begun' | 'brought in' | 'a copy') => request<StoredSet>('POST', '/sets', { document, words }),
+  save: (id: string, basedOn: number, document: SetDocument) => request<{ revision: number }>('PUT', setPath(id), { basedOn, document }),
+  remove: (id: string) => request<{ id: string }>('DELETE', setPath(id)),
+  restore: (id: string) => request<{ id: string }>('POST', `${setPath(id)}/restore`),
+  revisions: (id: string) => request<{ revisions: readonly RevisionSummary[] }>('GET', `${setPath(id)}/revisions`),
+  revision: (id: string, revision: number) =>
+    request<{ revision: number; document: SetDocument }>('GET', `${setPath(id)}/revisions/${revision}`),
+  door: () => request<{ needed: boolean; inside: boolean }>('GET', '/door'),
+  knock: (phrase: string) => request<{ inside: boolean }>('POST', '/door', { phrase }),
+  leave: () => request<{ inside: boolean }>('DELETE', '/door'),
 };

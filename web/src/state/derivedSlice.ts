@@ -7,10 +7,12 @@ export type DerivedState = {
   readonly from: SetDocument | null;
   readonly layouts: readonly BoardLayout[];
   readonly layoutsFrom: SetDocument | null;
+  /** How the laying out of the newest document stands. */
+  readonly layingOut: 'done' | 'under way' | 'stopped';
   readonly failed: boolean;
 };
 
-const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, failed: false };
+const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, layingOut: 'done', failed: false };
 
 const slice = createSlice({
   name: 'derived',
@@ -21,15 +23,18 @@ const slice = createSlice({
       ...payload,
       failed: false,
     }),
+    layOutBegan: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'under way' }),
     laidOut: (state, { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; from: SetDocument }>): DerivedState => ({
       ...(state as DerivedState),
       layouts: payload.layouts,
       layoutsFrom: payload.from,
+      layingOut: 'done',
     }),
-    derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true }),
+    layOutStopped: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'stopped' }),
+    derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true, layingOut: 'done' }),
     derivedCleared: (): DerivedState => initial,
   },
 });
 
-export const { derived, laidOut, derivationFailed, derivedCleared } = slice.actions;
+export const { derived, layOutBegan, laidOut, layOutStopped, derivationFailed, derivedCleared } = slice.actions;
 export const derivedReducer = slice.reducer;

@@ -3,6 +3,9 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 /** A size that a finger rests on: it lights up on the twin rule. µm. */
 export type Pointed = { readonly world: 'real' | 'doll'; readonly lengthUm: number };
 
+/** A slip of paper that says what was done; `restore` names a set that its button puts back on the shelf. */
+export type Slip = { readonly text: string; readonly action: { readonly label: string; readonly restore: string } | null };
+
 /** What lies at hand while working; nothing of it belongs to the set. */
 export type Desk = {
   readonly pointed: Pointed | null;
@@ -10,10 +13,31 @@ export type Desk = {
   /** The tag of the part that a row, a drawing or the model points at. */
   readonly tag: string | null;
   readonly night: boolean;
-  readonly notice: { readonly text: string; readonly action: { readonly label: string; readonly restore: string } | null } | null;
+  readonly notice: Slip | null;
+  /** True when the application asks for its pass phrase. */
+  readonly locked: boolean;
 };
 
-const initial: Desk = { pointed: null, bay: null, tag: null, night: false, notice: null };
+const NIGHT = 'parlor.night';
+
+const wasNight = (): boolean => {
+  try {
+    return localStorage.getItem(NIGHT) === 'true';
+  } catch {
+    return false;
+  }
+};
+
+/** The lamp stays as it was left. */
+export const rememberNight = (night: boolean): void => {
+  try {
+    localStorage.setItem(NIGHT, String(night));
+  } catch {
+    // Then it is day again next time.
+  }
+};
+
+const initial: Desk = { pointed: null, bay: null, tag: null, night: wasNight(), notice: null, locked: false };
 
 const slice = createSlice({
   name: 'desk',
@@ -23,9 +47,11 @@ const slice = createSlice({
     bayChosen: (state, { payload }: PayloadAction<readonly number[] | null>): Desk => ({ ...state, bay: payload }),
     tagPointed: (state, { payload }: PayloadAction<string | null>): Desk => ({ ...state, tag: payload }),
     nightTurned: (state, { payload }: PayloadAction<boolean>): Desk => ({ ...state, night: payload }),
-    noticed: (state, { payload }: PayloadAction<Desk['notice']>): Desk => ({ ...state, notice: payload }),
+    noticed: (state, { payload }: PayloadAction<Slip | null>): Desk => ({ ...state, notice: payload }),
+    doorClosed: (state): Desk => ({ ...state, locked: true }),
+    doorOpened: (state): Desk => ({ ...state, locked: false }),
   },
 });
 
-export const { pointedAt, bayChosen, tagPointed, nightTurned, noticed } = slice.actions;
+export const { pointedAt, bayChosen, tagPointed, nightTurned, noticed, doorClosed, doorOpened } = slice.actions;
 export const deskReducer = slice.reducer;

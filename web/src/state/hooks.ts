@@ -1,9 +1,11 @@
 import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
-import type { DerivedPiece, Edit, SetDocument } from '@parlor/core/set';
-import { useCallback, useMemo } from 'react';
+import type { DerivedPiece, DerivedSet, Edit, SetDocument } from '@parlor/core/set';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
+import { strokeNow } from './stroke.ts';
+import { lookThere } from './workshop.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -12,10 +14,27 @@ export const useSet = (): SetDocument => {
   return document;
 };
 
-/** Changes the open set, saying in words what is done. */
+/** Changes the open set, saying in words what is done. Edits that share a stroke (typing in one field) are undone as one. */
 export const useEdit = (): ((words: string, edit: Edit) => void) => {
   const dispatch = useAppDispatch();
-  return useCallback((words, edit) => dispatch(edited({ words, edit })), [dispatch]);
+  return useCallback((words, edit) => dispatch(edited({ words, edit, ...strokeNow() })), [dispatch]);
+};
+
+/** A set's pieces as they stand, for a picture of it; null while that goes on. */
+export const useLook = (document: SetDocument | null): DerivedSet | null | 'failed' => {
+  const [look, setLook] = useState<{ readonly of: SetDocument; readonly set: DerivedSet | 'failed' } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    if (document) {
+      void lookThere(document)
+        .catch(() => 'failed' as const)
+        .then((set) => wanted && setLook({ of: document, set }));
+    }
+    return () => {
+      wanted = false;
+    };
+  }, [document]);
+  return look && look.of === document ? look.set : null;
 };
 
 const MILLIMETRES: Units = { unit: 'mm', fine: false };

@@ -1,8 +1,14 @@
-export { api, type SetSummary } from './api.ts';
-export { bayChosen, nightTurned, noticed, type Pointed, pointedAt, tagPointed } from './desk.ts';
-export { useDerivedPiece, useEdit, useScale, useSet, useUnits } from './hooks.ts';
-export { forget } from './keep.ts';
-export { loadSet } from './loadSet.ts';
-export { closed, redone, type SaveState, undone } from './openSet.ts';
+import './deriving.ts';
+
+export { type AwaySummary, api, type RevisionSummary, type SetSummary } from './api.ts';
+export { layOutAgain, stopLayingOut } from './deriving.ts';
+export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
+export { useDerivedPiece, useEdit, useLook, useScale, useSet, useUnits } from './hooks.ts';
+export { loadSet, type Opening, takeNewest } from './loadSet.ts';
+export { broughtTogether, closed, type SaveState } from './openSet.ts';
+export { hearOthers } from './others.ts';
+export { forgetOpen, saveAgain } from './saving.ts';
+export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
-export { workshop } from './workshop.ts';
+export { strokeBegins, strokeEnds } from './stroke.ts';
+export { pagesThere, pdfThere, Stopped, stopPress } from './workshop.ts';

@@ -1,32 +1,59 @@
-import { readSet, type SetDocument } from '@parlor/core/set';
+import { readSet } from '@parlor/core/set';
+import { dequal } from 'dequal/lite';
 import { api } from './api.ts';
-import { forget, kept } from './keep.ts';
+import { findKept, forget } from './keep.ts';
 import { notSaved, opened } from './openSet.ts';
-import type { Dispatch } from './store.ts';
+import { type Dispatch, store } from './store.ts';
+import { livingTabs, thisTab } from './tab.ts';
+
+export type Opening = 'open' | 'missing' | 'offline' | 'unreadable' | 'closed';
+
+const FAILED: Readonly<Record<string, Opening>> = {
+  'set-not-found': 'missing',
+  'not-found': 'missing',
+  'bad-document': 'unreadable',
+  'pass-phrase-needed': 'closed',
+};
+
+/** What this browser still had to send of a set, read at its own door. What another page left behind is taken over as one's own. */
+const waitingFor = async (id: string) => {
+  const [tab, living] = await Promise.all([thisTab, livingTabs()]);
+  const found = findKept(id, tab, living);
+  const read = found ? readSet(found.document) : null;
+  return { tab, found, mine: found && read?.ok ? { basedOn: found.basedOn, document: read.value } : null };
+};
 
 /** Opens a set: the server's document, or what this browser still had to send. If both moved on, what is here stays open and the
  *  maker is asked. */
-export const loadSet = async (id: string, dispatch: Dispatch): Promise<'open' | 'missing' | 'offline' | 'unreadable'> => {
-  const answer = await api.read(id);
-  const waiting = kept(id);
-  const mine = waiting ? readSet(waiting.document) : null;
-  if (!answer.ok && answer.error.code === 'offline' && mine?.ok && typeof waiting?.basedOn === 'number') {
-    dispatch(opened({ id, revision: waiting.basedOn, document: mine.value, unsaved: true }));
+export const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
+  const [answer, { tab, found, mine }] = await Promise.all([api.read(id), waitingFor(id)]);
+  const open = (document: NonNullable<typeof mine>['document'], revision: number, unsaved: boolean): Opening => {
+    dispatch(opened({ id, revision, document, unsaved }));
+    if (found && found.tab !== tab) forget(id, found.tab);
+    return 'open';
+  };
+  if (!answer.ok) {
+    const failed = FAILED[answer.error.code] ?? 'offline';
+    return failed === 'offline' && mine ? open(mine.document, mine.basedOn, true) : failed;
+  }
+  const { revision, document } = answer.value;
+  if (mine?.basedOn === revision) return open(mine.document, revision, true);
+  if (mine && !dequal(mine.document, document)) {
+    open(mine.document, mine.basedOn, true);
+    dispatch(notSaved({ save: 'stale' }));
     return 'open';
   }
-  if (!answer.ok)
-    return answer.error.code === 'set-not-found' ? 'missing' : answer.error.code === 'bad-document' ? 'unreadable' : 'offline';
-  const { revision, document } = answer.value;
-  if (mine?.ok && waiting?.basedOn === revision) {
-    dispatch(opened({ id, revision, document: mine.value, unsaved: true }));
-  } else if (mine?.ok && !same(mine.value, document)) {
-    dispatch(opened({ id, revision: Number(waiting?.basedOn), document: mine.value, unsaved: true }));
-    dispatch(notSaved('stale'));
-  } else {
-    forget(id);
-    dispatch(opened({ id, revision, document, unsaved: false }));
-  }
-  return 'open';
+  if (found) forget(id, found.tab);
+  return open(document, revision, false);
 };
 
-const same = (a: SetDocument, b: SetDocument): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** Another page saved a set. When it lies open here with nothing unsaved, the newest is taken; else the next save asks. */
+export const takeNewest = async (id: string, revision: number, dispatch: Dispatch): Promise<boolean> => {
+  const now = store.getState().openSet;
+  if (now.id !== id || now.revision >= revision || now.version !== now.savedVersion) return false;
+  const answer = await api.read(id);
+  const later = store.getState().openSet;
+  if (!answer.ok || later.id !== id || later.version !== now.version) return false;
+  dispatch(opened({ id, revision: answer.value.revision, document: answer.value.document, unsaved: false }));
+  return true;
+};

@@ -1,11 +1,13 @@
 import { applyEdit, type Edit, type SetDocument } from '@parlor/core/set';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { dequal } from 'dequal/lite';
 
-/** One step of work: what it is in words, and the edits that take it back and do it again. */
-type Step = { readonly words: string; readonly undo: Edit; readonly redo: Edit };
+/** One step of work: what it is in words, and the edits that take it back and do it again. Steps of one `stroke` (typing in one field)
+ *  count as one. */
+export type Step = { readonly words: string; readonly undo: Edit; readonly redo: Edit; readonly stroke: string | null };
 
 /** How things stand between this page and the server. */
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'refused' | 'stale';
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'full' | 'refused' | 'stale' | 'gone' | 'closed';
 
 /** The set that lies open: its document, the steps behind and before it, and how far it is saved. */
 export type OpenSet = {
@@ -16,26 +18,66 @@ export type OpenSet = {
   readonly version: number;
   readonly savedVersion: number;
   readonly save: SaveState;
+  /** False when the browser had no room to keep what is not saved. */
+  readonly keptHere: boolean;
+  /** Why the server did not take it. */
+  readonly reasons: readonly string[];
   readonly past: readonly Step[];
   readonly future: readonly Step[];
 };
 
 const MOST_STEPS = 200;
 
-const initial: OpenSet = { id: null, document: null, revision: 0, version: 0, savedVersion: 0, save: 'saved', past: [], future: [] };
+const initial: OpenSet = {
+  id: null,
+  document: null,
+  revision: 0,
+  version: 0,
+  savedVersion: 0,
+  save: 'saved',
+  keptHere: true,
+  reasons: [],
+  past: [],
+  future: [],
+};
+
+/** While these stand, the maker must choose first: a change does not make them go away. */
+const waits = (save: SaveState): boolean => save === 'stale' || save === 'gone' || save === 'closed';
 
 const changed = (state: OpenSet, document: SetDocument): OpenSet => ({
   ...state,
   document,
   version: state.version + 1,
-  save: state.save === 'stale' ? 'stale' : 'unsaved',
+  save: waits(state.save) ? state.save : 'unsaved',
 });
+
+/** True when the later edit writes over all that the earlier one wrote. */
+const writesOver = (later: Edit, earlier: Edit): boolean => {
+  if (later.kind === 'put-cell' && earlier.kind === 'put-cell') return later.id === earlier.id && dequal(later.path, earlier.path);
+  const changes = 'change' in later && 'change' in earlier && later.kind === earlier.kind;
+  const target = (edit: Edit) => ('id' in edit ? edit.id : '');
+  return changes && target(later) === target(earlier) && Object.keys(earlier.change).every((key) => key in later.change);
+};
+
+const joined = (last: Step, step: Step): Step =>
+  writesOver(step.redo, last.redo)
+    ? { ...step, undo: last.undo }
+    : { ...step, undo: { kind: 'all', edits: [step.undo, last.undo] }, redo: { kind: 'all', edits: [last.redo, step.redo] } };
+
+/** A step behind the others, or one with the last when both are of one stroke. */
+const stepped = (past: readonly Step[], step: Step): readonly Step[] => {
+  const last = past.at(-1);
+  if (step.stroke === null || last?.stroke !== step.stroke) return [...past, step].slice(-MOST_STEPS);
+  return [...past.slice(0, -1), joined(last, step)];
+};
+
+type Opening = { readonly id: string; readonly revision: number; readonly document: SetDocument; readonly unsaved: boolean };
 
 const slice = createSlice({
   name: 'openSet',
   initialState: initial,
   reducers: {
-    opened: (state, { payload }: PayloadAction<{ id: string; revision: number; document: SetDocument; unsaved: boolean }>): OpenSet => ({
+    opened: (state, { payload }: PayloadAction<Opening>): OpenSet => ({
       ...initial,
       id: payload.id,
       revision: payload.revision,
@@ -44,12 +86,12 @@ const slice = createSlice({
       savedVersion: payload.unsaved ? -1 : state.version + 1,
       save: payload.unsaved ? 'unsaved' : 'saved',
     }),
-    edited: (state, { payload }: PayloadAction<{ words: string; edit: Edit }>): OpenSet => {
+    edited: (state, { payload }: PayloadAction<{ words: string; edit: Edit; stroke?: string }>): OpenSet => {
       const current = state as OpenSet;
       if (!current.document) return current;
       const { document, inverse } = applyEdit(current.document, payload.edit);
-      const step: Step = { words: payload.words, undo: inverse, redo: payload.edit };
-      return { ...changed(current, document), past: [...current.past, step].slice(-MOST_STEPS), future: [] };
+      const step: Step = { words: payload.words, undo: inverse, redo: payload.edit, stroke: payload.stroke ?? null };
+      return { ...changed(current, document), past: stepped(current.past, step), future: [] };
     },
     undone: (state): OpenSet => {
       const current = state as OpenSet;
@@ -58,7 +100,7 @@ const slice = createSlice({
       return {
         ...changed(current, applyEdit(current.document, step.undo).document),
         past: current.past.slice(0, -1),
-        future: [step, ...current.future],
+        future: [{ ...step, stroke: null }, ...current.future],
       };
     },
     redone: (state): OpenSet => {
@@ -67,17 +109,44 @@ const slice = createSlice({
       if (!step || !current.document) return current;
       return { ...changed(current, applyEdit(current.document, step.redo).document), past: [...current.past, step], future };
     },
+    /** Two versions became one, on top of the revision that the other hand saved; undo gives one's own back. */
+    broughtTogether: (state, { payload }: PayloadAction<{ document: SetDocument; revision: number }>): OpenSet => {
+      const current = state as OpenSet;
+      if (!current.document) return current;
+      const edit: Edit = { kind: 'replace', document: payload.document };
+      const step: Step = {
+        words: 'both versions brought together',
+        undo: applyEdit(current.document, edit).inverse,
+        redo: edit,
+        stroke: null,
+      };
+      return {
+        ...changed({ ...current, save: 'unsaved' }, payload.document),
+        revision: payload.revision,
+        past: stepped(current.past, step),
+        future: [],
+      };
+    },
     saving: (state): OpenSet => ({ ...(state as OpenSet), save: 'saving' }),
     saved: (state, { payload }: PayloadAction<{ version: number; revision: number }>): OpenSet => ({
       ...(state as OpenSet),
       revision: payload.revision,
       savedVersion: payload.version,
       save: payload.version === state.version ? 'saved' : 'unsaved',
+      reasons: [],
     }),
-    notSaved: (state, { payload }: PayloadAction<'offline' | 'refused' | 'stale'>): OpenSet => ({ ...(state as OpenSet), save: payload }),
+    notSaved: (
+      state,
+      { payload }: PayloadAction<{ save: Exclude<SaveState, 'saved' | 'saving'>; reasons?: readonly string[] }>,
+    ): OpenSet => ({
+      ...(state as OpenSet),
+      save: payload.save,
+      reasons: payload.reasons ?? [],
+    }),
+    keptAside: (state, { payload }: PayloadAction<boolean>): OpenSet => ({ ...(state as OpenSet), keptHere: payload }),
     closed: (state): OpenSet => ({ ...initial, version: state.version }),
   },
 });
 
-export const { opened, edited, undone, redone, saving, saved, notSaved, closed } = slice.actions;
+export const { opened, edited, undone, redone, broughtTogether, saving, saved, notSaved, keptAside, closed } = slice.actions;
 export const openSetReducer = slice.reducer;

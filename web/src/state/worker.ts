@@ -43,13 +43,18 @@ const work = {
   /** A set that does not lie open, for its vignette; leaves what is known alone. */
   look: (document: SetDocument): DerivedSet => derive(document),
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
-  pdf: async (document: SetDocument, wanted: Wanted): Promise<Uint8Array> => {
+  pdf: async (
+    document: SetDocument,
+    wanted: Wanted,
+    onPage: (written: number, count: number) => void,
+  ): Promise<Uint8Array<ArrayBuffer>> => {
     // The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted.
     const [{ writePdf }, text, fallback] = await Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont)]);
     const bytes = await writePdf(
       templatePages(document, derive(document, known?.derived), wanted),
       { text, fallback },
       `${document.name} · templates`,
+      onPage,
     );
     return transfer(bytes, [bytes.buffer]);
   },

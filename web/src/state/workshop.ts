@@ -1,14 +1,50 @@
-import type { BoardLayout, DerivedPiece, DerivedSet, SetDocument } from '@parlor/core/set';
-import { wrap } from 'comlink';
+import type { Page } from '@parlor/core/print';
+import type { BoardLayout, DerivedPiece, DerivedSet, SetDocument, Wanted } from '@parlor/core/set';
+import { proxy, type Remote, wrap } from 'comlink';
 import type { DeriveReply, LayoutReply, Work } from './worker.ts';
 
-const hire = () => wrap<Work>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+/** Why work in a worker came to no end: the maker stopped it. */
+export class Stopped extends Error {}
 
-/** The worker that derives, looks and makes pages, as asynchronous functions. */
-export const workshop = hire();
+type Bench = {
+  readonly worker: Worker;
+  readonly hand: Remote<Work>;
+  readonly stop: (problem: Stopped) => void;
+  readonly stopped: Promise<never>;
+};
 
+const setUp = (): Bench => {
+  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+  let stop: Bench['stop'] = () => undefined;
+  const stopped = new Promise<never>((_, reject) => {
+    stop = reject;
+  });
+  // Nobody may be waiting when it is stopped.
+  stopped.catch(() => undefined);
+  return { worker, hand: wrap<Work>(worker), stop, stopped };
+};
+
+/** A worker for one kind of work, hired when it is first needed, that can be stopped in the middle of it. */
+const hire = () => {
+  let bench: Bench | null = null;
+  return {
+    ask: <T>(work: (hand: Remote<Work>) => Promise<T>): Promise<T> => {
+      bench ??= setUp();
+      return Promise.race([work(bench.hand), bench.stopped]);
+    },
+    stop: (): void => {
+      bench?.worker.terminate();
+      bench?.stop(new Stopped());
+      bench = null;
+    },
+  };
+};
+
+const workshop = hire();
 /** Boards of a large set take most of a second; a worker of their own keeps that from the drawing board. */
 const cuttingRoom = hire();
+/** So do pages and their PDF. */
+const press = hire();
 
 const restored = <T extends { readonly key: string }>(
   reply: readonly (T | { readonly key: string })[],
@@ -25,12 +61,29 @@ const layouts = new Map<string, BoardLayout>();
 
 /** Derives in the worker; unchanged pieces come back as the very same objects. Calls must not overlap. */
 export const deriveThere = async (document: SetDocument): Promise<DerivedSet> => {
-  const reply: DeriveReply = await workshop.derive(document);
+  const reply: DeriveReply = await workshop.ask((hand) => hand.derive(document));
   return { scale: reply.scale, pieces: restored<DerivedPiece>(reply.pieces, pieces) };
 };
 
-/** Lays out the boards in the worker. Calls must not overlap. */
+/** Lays out the boards in the worker. Calls must not overlap. Rejects with Stopped when it was stopped. */
 export const layOutThere = async (document: SetDocument): Promise<readonly BoardLayout[]> => {
-  const reply: LayoutReply = await cuttingRoom.layOut(document);
+  const reply: LayoutReply = await cuttingRoom.ask((hand) => hand.layOut(document));
   return restored<BoardLayout>(reply, layouts);
 };
+
+export const stopLayOut = cuttingRoom.stop;
+
+/** A set that does not lie open, for its picture. */
+export const lookThere = (document: SetDocument): Promise<DerivedSet> => workshop.ask((hand) => hand.look(document));
+
+export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<readonly Page[]> =>
+  press.ask((hand) => hand.pages(document, wanted));
+
+/** Writes the PDF in the worker, saying how far it has come. */
+export const pdfThere = (
+  document: SetDocument,
+  wanted: Wanted,
+  onPage: (written: number, count: number) => void,
+): Promise<Uint8Array<ArrayBuffer>> => press.ask((hand) => hand.pdf(document, wanted, proxy(onPage)));
+
+export const stopPress = press.stop;

@@ -18,7 +18,7 @@ export const Button = ({ look = 'plain', className, ...rest }: Props) => (
     type="button"
     {...rest}
     className={cx(
-      'min-h-11 px-4 rounded-full text-[14px] inline-flex items-center justify-center gap-2 whitespace-nowrap transition-colors disabled:opacity-50 disabled:cursor-not-allowed',
+      'min-h-touch px-4 rounded-full text-note inline-flex items-center justify-center gap-2 whitespace-nowrap transition-colors duration-quick disabled:opacity-50 disabled:cursor-not-allowed',
       LOOKS[look],
       className,
     )}

@@ -1,4 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
+import type { ReactNode } from 'react';
 import { cx } from './cx.ts';
 
 type Props<T extends string> = {
@@ -8,14 +9,16 @@ type Props<T extends string> = {
   readonly onChange: (value: T) => void;
   readonly hideLabel?: boolean;
   readonly hint?: string;
+  readonly help?: ReactNode;
 };
 
 /** One of a few, all in sight. */
-export const Choice = <T extends string>({ label, value, options, onChange, hideLabel = false, hint }: Props<T>) => (
+export const Choice = <T extends string>({ label, value, options, onChange, hideLabel = false, hint, help }: Props<T>) => (
   <div>
     {!hideLabel && (
-      <div className="text-[13px] text-graphite mb-0.5" aria-hidden="true">
-        {label}
+      <div className="text-small text-graphite mb-0.5">
+        <span aria-hidden="true">{label}</span>
+        {help}
       </div>
     )}
     <ToggleGroup.Root
@@ -30,7 +33,7 @@ export const Choice = <T extends string>({ label, value, options, onChange, hide
           key={option.value}
           value={option.value}
           className={cx(
-            'min-h-11 px-3.5 rounded-full border text-[14px] transition-colors',
+            'min-h-touch px-3.5 rounded-full border text-note transition-colors duration-quick',
             option.value === value ? 'bg-ink text-paper border-ink' : 'border-tab text-ink hover:bg-oat',
           )}
         >
@@ -38,6 +41,6 @@ export const Choice = <T extends string>({ label, value, options, onChange, hide
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>
-    {hint && <p className="text-[13px] text-graphite mt-1">{hint}</p>}
+    {hint && <p className="text-small text-graphite mt-1">{hint}</p>}
   </div>
 );

@@ -12,5 +12,15 @@ export const Figure = ({ heightUm, x, floor, fill = 'var(--lilac)' }: Props) => 
         .join('L')}Z`,
     [heightUm],
   );
-  return <path d={path} fill={fill} transform={`translate(${x} ${floor})`} data-figure="" />;
+  return (
+    <path
+      d={path}
+      fill={fill}
+      stroke="var(--figure-line)"
+      strokeWidth="1"
+      vectorEffect="non-scaling-stroke"
+      transform={`translate(${x} ${floor})`}
+      data-figure=""
+    />
+  );
 };

@@ -17,7 +17,7 @@ export const MarginNote = ({ finding, of }: Props) => {
   const quiet = finding.severity === 'note';
   return (
     <li
-      className={cx('font-hand text-[15px] leading-snug border-l-3 pl-3', quiet ? 'border-steel text-graphite' : 'border-rose text-rose')}
+      className={cx('font-hand text-body leading-snug border-l-3 pl-3', quiet ? 'border-steel text-graphite' : 'border-rose text-rose')}
       data-finding={finding.code}
     >
       <Sign size={15} className="inline mr-1.5 -mt-0.5" aria-label={KINDS[finding.severity]} />
@@ -26,7 +26,7 @@ export const MarginNote = ({ finding, of }: Props) => {
       {finding.mend && (
         <button
           type="button"
-          className="flex items-center gap-1 min-h-11 -my-1 underline underline-offset-4 decoration-2 font-semibold hover:text-ink"
+          className="flex items-center gap-1 min-h-touch -my-1 underline underline-offset-4 decoration-2 font-semibold hover:text-ink"
           onClick={() => finding.mend && edit(`${describeMend(finding.mend)}`, finding.mend.edit)}
         >
           <Check size={15} aria-hidden="true" />

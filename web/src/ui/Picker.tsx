@@ -12,14 +12,14 @@ export const Picker = ({ label, value, options, onChange }: Props) => {
   const id = useId();
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="text-[13px] text-graphite">
+      <label htmlFor={id} className="text-small text-graphite">
         {label}
       </label>
       <select
         id={id}
         value={value}
         onChange={(event) => onChange(event.target.value)}
-        className="font-hand text-[17px] w-full min-h-11 bg-transparent text-ink border-b-2 border-dotted border-tab hover:border-moss text-ellipsis"
+        className="font-hand text-lead w-full min-h-touch bg-transparent text-ink border-b-2 border-dotted border-tab hover:border-moss text-ellipsis"
       >
         {options.map((option) => (
           <option key={option.value} value={option.value} className="bg-leaf text-ink">

@@ -9,7 +9,7 @@ export const Size = ({ lengthUm, world }: Props) => {
   const dispatch = useAppDispatch();
   return (
     <span
-      className="whitespace-nowrap rounded hover:bg-sprig"
+      className="whitespace-nowrap rounded-nick hover:bg-sprig"
       onMouseEnter={() => dispatch(pointedAt({ world, lengthUm }))}
       onMouseLeave={() => dispatch(pointedAt(null))}
     >

@@ -7,8 +7,8 @@ import {
   ruleStep,
   type Units,
 } from '@parlor/core/measure';
-import { type KeyboardEvent, useId, useState } from 'react';
-import { pointedAt, useAppDispatch, useUnits } from '../state/index.ts';
+import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
+import { pointedAt, strokeBegins, strokeEnds, useAppDispatch, useUnits } from '../state/index.ts';
 import { cx } from './cx.ts';
 
 type Props = {
@@ -21,6 +21,7 @@ type Props = {
   /** On a drawing: only the pencilled size, the label for those who cannot see where it stands. */
   readonly pencil?: boolean;
   readonly hint?: string | undefined;
+  readonly help?: ReactNode;
   /** Shown on the finer rule whatever the set's is: a board's tenths of a millimetre matter. */
   readonly fine?: boolean;
 };
@@ -43,7 +44,7 @@ const readText = (text: string, units: Units, min: number, max: number): Read =>
 
 /** A size in a hand-lettered face that is changed where it stands. Takes everything a rule can say; what it cannot read stays as it was
  *  typed, with the reason. Arrow up and down step by the rule. */
-export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e10, pencil = false, hint, fine = false }: Props) => {
+export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e10, pencil = false, hint, help, fine = false }: Props) => {
   const setUnits = useUnits();
   const units = fine ? { ...setUnits, fine } : setUnits;
   const dispatch = useAppDispatch();
@@ -86,23 +87,26 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
       aria-invalid={error !== null}
       aria-describedby={error ? `${id}-error` : hint ? `${id}-hint` : undefined}
       data-size={label}
+      data-typed={text !== null}
       onChange={(event) => setText(event.target.value)}
       onFocus={(event) => {
         event.target.select();
+        strokeBegins();
         point(true);
       }}
       onBlur={() => {
         point(false);
         commit();
+        strokeEnds();
       }}
       onMouseEnter={() => point(true)}
       onMouseLeave={() => point(false)}
       onKeyDown={onKeyDown}
       className={cx(
-        'font-hand bg-transparent rounded-md min-h-11 focus-visible:outline-moss',
+        'font-hand bg-transparent rounded-nick min-h-touch focus-visible:outline-moss',
         pencil
-          ? 'text-[17px] text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70'
-          : 'text-[19px] w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
+          ? 'text-lead text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70'
+          : 'text-pencil w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
         error !== null && 'text-rose border-rose',
       )}
     />
@@ -112,8 +116,8 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
       id={`${id}-error`}
       role="alert"
       className={cx(
-        'font-hand text-rose text-[14px] leading-snug',
-        pencil && 'absolute z-10 top-full left-0 w-56 bg-leaf p-2 rounded-lg shadow',
+        'font-hand text-rose text-note leading-snug',
+        pencil && 'absolute z-10 top-full left-0 w-56 bg-leaf p-2 rounded-slip shadow-slip',
       )}
     >
       {error}
@@ -128,12 +132,13 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
     );
   return (
     <div>
-      <label htmlFor={id} className="text-[13px] text-graphite">
+      <label htmlFor={id} className="text-small text-graphite">
         {label}
       </label>
+      {help}
       {input}
       {hint && !error && (
-        <p id={`${id}-hint`} className="text-[13px] text-graphite">
+        <p id={`${id}-hint`} className="text-small text-graphite">
           {hint}
         </p>
       )}

@@ -6,7 +6,7 @@ type Props = { readonly left: ReactNode; readonly right: ReactNode; readonly lef
 /** The open workbook: on the left what the maker decides, on the right what follows. Upright on a tablet the pages lie one below the
  *  other. */
 export const Spread = ({ left, right, leftLabel, rightLabel }: Props) => (
-  <div className="h-full lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(0,1.06fr)] max-lg:overflow-y-auto bg-leaf rounded-l-leaf shadow-[0_2px_14px_rgb(43_36_64/0.14)]">
+  <div className="h-full lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(0,1.06fr)] max-lg:overflow-y-auto bg-leaf rounded-l-leaf shadow-leaf">
     <section
       aria-label={leftLabel}
       tabIndex={0}

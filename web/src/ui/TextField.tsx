@@ -14,18 +14,21 @@ export const TextField = ({ label, value, onChange, most = 80, title = false }: 
   const id = useId();
   const [text, setText] = useState<string | null>(null);
   const commit = () => {
-    if (text !== null && text.trim() !== value) onChange(text.trim());
+    // What no pen writes is left out, as the set document would refuse it.
+    const written = text?.replace(/[\p{Cc}\p{Cs}]/gu, '').trim();
+    if (written !== undefined && written !== value) onChange(written);
     setText(null);
   };
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className={title ? 'sr-only' : 'text-[13px] text-graphite'}>
+      <label htmlFor={id} className={title ? 'sr-only' : 'text-small text-graphite'}>
         {label}
       </label>
       <input
         id={id}
         value={text ?? value}
         maxLength={most}
+        data-typed={text !== null}
         autoComplete="off"
         placeholder={title ? 'a name' : undefined}
         onChange={(event) => setText(event.target.value)}
@@ -35,10 +38,10 @@ export const TextField = ({ label, value, onChange, most = 80, title = false }: 
           if (event.key === 'Escape') setText(null);
         }}
         className={cx(
-          'bg-transparent w-full rounded-md min-h-11 text-ellipsis',
+          'bg-transparent w-full rounded-nick min-h-touch text-ellipsis',
           title
-            ? 'font-name text-[28px] font-semibold leading-tight hover:bg-oat/60 -ml-1.5 px-1.5'
-            : 'font-hand text-[19px] border-b-2 border-dotted border-tab rounded-b-none px-0.5 hover:border-moss',
+            ? 'font-name text-title font-semibold leading-tight hover:bg-oat/60 -ml-1.5 px-1.5'
+            : 'font-hand text-pencil border-b-2 border-dotted border-tab rounded-b-none px-0.5 hover:border-moss',
         )}
         style={title ? { fontVariationSettings: '"SOFT" 100' } : undefined}
       />

@@ -1,10 +1,16 @@
 export { Button } from './Button.tsx';
+export { Check } from './Check.tsx';
 export { Choice } from './Choice.tsx';
 export { cx } from './cx.ts';
 export { Figure } from './Figure.tsx';
 export { FRONT_FILL, frontView } from './frontView.ts';
+export { BackHelp, CornerHelp, DoorHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } from './helps.tsx';
+export { Keys } from './Keys.tsx';
 export { MarginNote } from './MarginNote.tsx';
+export { Patience, useLong } from './Patience.tsx';
 export { Picker } from './Picker.tsx';
+export { SetScene } from './SetScene.tsx';
+export { Sheet } from './Sheet.tsx';
 export { Size } from './Size.tsx';
 export { SizeField } from './SizeField.tsx';
 export { Spread } from './Spread.tsx';

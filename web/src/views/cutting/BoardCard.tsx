@@ -5,7 +5,7 @@ import { type SheetType, USUAL_SHEETS } from '@parlor/core/stock';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useEdit, useSet } from '../../state/index.ts';
-import { Button, Choice, cx, SizeField, TextField } from '../../ui/index.ts';
+import { Button, Choice, cx, GrainHelp, SizeField, TextField, ThicknessHelp } from '../../ui/index.ts';
 
 type Board = SetDocument['boards'][number];
 
@@ -29,7 +29,7 @@ const SheetChoice = ({ board }: { readonly board: Board }) => {
     change(`${sheet.name} sheets`, { sheets: all.filter((each) => (each.name === sheet.name ? !has(each) : has(each))) });
   return (
     <fieldset className="flex flex-wrap gap-1.5">
-      <legend className="text-[13px] text-graphite mb-0.5">Sheets at hand</legend>
+      <legend className="text-small text-graphite mb-0.5">Sheets at hand</legend>
       {all.map((sheet) => (
         <button
           key={sheet.name}
@@ -38,7 +38,7 @@ const SheetChoice = ({ board }: { readonly board: Board }) => {
           disabled={has(sheet) && board.sheets.length === 1}
           onClick={() => toggle(sheet)}
           className={cx(
-            'min-h-11 px-3 rounded-lg border text-[14px]',
+            'min-h-touch px-3 rounded-slip border text-note',
             has(sheet) ? 'bg-sprig border-moss text-ink' : 'border-tab text-graphite hover:bg-oat',
           )}
         >
@@ -62,7 +62,7 @@ const OwnSheet = ({ board }: { readonly board: Board }) => {
   };
   return (
     <details>
-      <summary className="text-[14px] underline underline-offset-4 decoration-dotted min-h-11 flex items-center">another size</summary>
+      <summary className="text-note underline underline-offset-4 decoration-dotted min-h-touch flex items-center">another size</summary>
       <div className="flex gap-4 items-end max-w-md pb-2">
         <SizeField label="Sheet, one side" world="doll" lengthUm={width} min={20 * UM.mm} max={3 * UM.m} onChange={setWidth} />
         <SizeField label="Sheet, other side" world="doll" lengthUm={height} min={20 * UM.mm} max={3 * UM.m} onChange={setHeight} />
@@ -109,6 +109,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
           <SizeField
             fine
             label="Thickness as measured"
+            help={<ThicknessHelp />}
             world="doll"
             lengthUm={board.measured ?? board.nominal}
             min={200}
@@ -119,7 +120,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
           {board.measured !== null && (
             <button
               type="button"
-              className="text-[13px] underline min-h-11"
+              className="text-small underline min-h-touch"
               onClick={() => change('the measured thickness', { measured: null })}
             >
               not measured: use the label
@@ -129,7 +130,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
       </div>
       <SheetChoice board={board} />
       <OwnSheet board={board} />
-      <Choice label="Grain" hideLabel value={board.grain} options={GRAIN} onChange={(grain) => change('the grain', { grain })} />
+      <Choice label="Grain" help={<GrainHelp />} value={board.grain} options={GRAIN} onChange={(grain) => change('the grain', { grain })} />
     </section>
   );
 };

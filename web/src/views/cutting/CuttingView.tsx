@@ -2,7 +2,7 @@ import { UM } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
-import { Button, MarginNote, SizeField, Spread } from '../../ui/index.ts';
+import { Button, GapHelp, MarginNote, SizeField, Spread } from '../../ui/index.ts';
 import { BoardCard } from './BoardCard.tsx';
 import { Sheets } from './Sheets.tsx';
 
@@ -22,7 +22,7 @@ const Decided = () => {
   return (
     <div className="space-y-5">
       <header>
-        <h1 className="text-[28px]">Boards at hand</h1>
+        <h1 className="text-title">Boards at hand</h1>
         <p className="text-graphite">what you cut from · what you decide</p>
       </header>
       {boards.map((each) => (
@@ -35,6 +35,7 @@ const Decided = () => {
       <div className="grid grid-cols-2 gap-5 max-w-md">
         <SizeField
           label="Knife gap between parts"
+          help={<GapHelp />}
           world="doll"
           lengthUm={cutting.gap}
           max={10 * UM.mm}
@@ -50,7 +51,7 @@ const Decided = () => {
           hint="Bought edges are often dented."
         />
       </div>
-      <p className="border-l-3 border-rose pl-3 font-hand text-[15px] text-rose max-w-md">
+      <p className="border-l-3 border-rose pl-3 font-hand text-body text-rose max-w-md">
         Cut with a new blade along a metal rule, on a mat, away from the hand. A grown-up cuts for children.
       </p>
     </div>

@@ -2,7 +2,8 @@ import type { Sheet } from '@parlor/core/cut';
 import { formatNumber, type Units } from '@parlor/core/measure';
 import { type BoardLayout, partsById } from '@parlor/core/set';
 import { useMemo } from 'react';
-import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { layOutAgain, stopLayingOut, tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { Button, Patience, useLong } from '../../ui/index.ts';
 
 type Parts = ReturnType<typeof partsById>;
 
@@ -14,6 +15,56 @@ const filled = (sheets: readonly Sheet[], parts: Parts): number => {
 
 const sizes = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
   `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
+
+/** The drawing in words: what lies where, from the sheet's lower left corner. */
+const SheetTable = ({
+  sheet,
+  parts,
+  units,
+  number,
+}: {
+  readonly sheet: Sheet;
+  readonly parts: Parts;
+  readonly units: Units;
+  readonly number: number;
+}) => (
+  <details>
+    <summary className="text-small min-h-touch flex items-center underline underline-offset-4 decoration-dotted">as a table</summary>
+    <table className="text-small w-full text-right mb-3">
+      <caption className="text-left text-graphite">
+        Sheet {number}, from its lower left corner, {units.unit}
+      </caption>
+      <thead>
+        <tr className="text-graphite border-b border-tab">
+          <th className="text-left font-normal">part</th>
+          <th className="font-normal">size</th>
+          <th className="font-normal">right</th>
+          <th className="font-normal">up</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sheet.placements.map(({ id, x, y, rotated }) => {
+          const part = parts.get(id);
+          if (!part) return null;
+          const [width, height] = rotated ? [part.height, part.width] : [part.width, part.height];
+          const show = (length: number) => formatNumber(length, units).text;
+          return (
+            <tr key={id} className="border-b border-dashed border-tab">
+              <th scope="row" className="text-left font-normal">
+                {part.tag} {part.name}
+              </th>
+              <td className="whitespace-nowrap">
+                {show(width)} × {show(height)}
+              </td>
+              <td>{show(x)}</td>
+              <td>{show(y)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  </details>
+);
 
 const SheetDrawing = ({
   sheet,
@@ -78,11 +129,12 @@ const SheetDrawing = ({
           );
         })}
       </svg>
-      <figcaption className="text-[13px] text-graphite mt-1">
+      <figcaption className="text-small text-graphite mt-1">
         {number} · {sheet.kind.name}
         <br />
         largest rest {sizes(sheet.offcut, units)}
       </figcaption>
+      <SheetTable sheet={sheet} parts={parts} units={units} number={number} />
     </figure>
   );
 };
@@ -105,8 +157,8 @@ const Board = ({
   return (
     <section aria-label={name} className="mb-7" data-board={laid.board}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-2">
-        <h3 className="text-[19px]">{name}</h3>
-        <p className="text-[14px]" data-testid="bound">
+        <h3 className="text-pencil">{name}</h3>
+        <p className="text-note" data-testid="bound">
           <strong>{count}</strong>;{' '}
           {sheets.length === least ? `${least} is the least possible` : `at least ${least} ${least === 1 ? 'is' : 'are'} needed`} ·{' '}
           {filled(sheets, parts)} % used
@@ -125,15 +177,16 @@ const Board = ({
 export const Sheets = () => {
   const { boards } = useSet();
   const units = useUnits();
-  const { set, layouts, layoutsFrom, from } = useAppSelector((state) => state.derived);
+  const { set, layouts, layoutsFrom, layingOut } = useAppSelector((state) => state.derived);
+  const long = useLong(layingOut === 'under way');
   const parts = useMemo(() => (set ? partsById(set) : new Map()) as Parts, [set]);
   // All boards are drawn to one scale, the largest sheet as wide as its column.
   const most = Math.max(1, ...layouts.flatMap(({ layout }) => layout.sheets.map(({ kind }) => kind.width)));
   const total = layouts.reduce((sum, { layout }) => sum + layout.sheets.length, 0);
   return (
-    <div aria-busy={layoutsFrom !== from}>
+    <div aria-busy={layingOut === 'under way'}>
       <header className="mb-5">
-        <h2 className="text-[22px]">
+        <h2 className="text-head">
           {layoutsFrom === null
             ? 'Laying out …'
             : total === 0
@@ -144,6 +197,13 @@ export const Sheets = () => {
           {total === 0 ? 'Add a piece, and its parts lie down here.' : 'what follows · every cut runs from edge to edge'}
         </p>
       </header>
+      {long && <Patience what="laying out the boards" onStop={stopLayingOut} />}
+      {layingOut === 'stopped' && (
+        <p className="flex flex-wrap items-center gap-3 mb-4">
+          Stopped: the boards below are those of before your last change.
+          <Button onClick={layOutAgain}>Lay them out</Button>
+        </p>
+      )}
       {layouts.map((laid) => (
         <Board
           key={laid.board}

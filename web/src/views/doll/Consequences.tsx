@@ -17,10 +17,10 @@ const TOUCHED = [
 const Table = ({ scale, own }: { readonly scale: Scale; readonly own: Scale }) => {
   const { doll } = useSet();
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-body">
       <caption className="sr-only">What the scale means for things in a room</caption>
       <thead>
-        <tr className="text-left text-[13px] text-graphite border-b border-tab">
+        <tr className="text-left text-small text-graphite border-b border-tab">
           <th className="font-normal py-1.5">real thing</th>
           <th className="font-normal text-right">real</th>
           <th className="font-normal text-right">by the scale</th>
@@ -41,7 +41,7 @@ const Table = ({ scale, own }: { readonly scale: Scale; readonly own: Scale }) =
             </td>
             <td className="text-right">
               <Size world="doll" lengthUm={share === null ? toDoll(realUm(real), own) : dollUm(doll.height * share)} />
-              <span className="block text-[12px] text-graphite">{share === null ? 'own ratio' : body}</span>
+              <span className="block text-small text-graphite">{share === null ? 'own ratio' : body}</span>
             </td>
           </tr>
         ))}
@@ -80,12 +80,12 @@ export const Consequences = ({ scale, ratio }: { readonly scale: Scale; readonly
   return (
     <div className="space-y-4">
       <header>
-        <h2 className="text-[22px]">1 : {Number(ratio.toFixed(2))}</h2>
+        <h2 className="text-head">1 : {Number(ratio.toFixed(2))}</h2>
         <p className="text-graphite">what follows</p>
       </header>
       <Pair />
       <Table scale={scale} own={own} />
-      <p className="text-[13px] text-graphite">
+      <p className="text-small text-graphite">
         Body measures from stature after Drillis &amp; Contini, recalled; measure your own doll where it matters.
       </p>
     </div>

@@ -1,32 +1,19 @@
-import { dollUm, UM } from '@parlor/core/measure';
 import { type Cell, type CellPath, cellAt, type DoorCell } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { OBJECT_NAMES, type ObjectName } from '@parlor/core/stock';
 import { Columns2, DoorClosed, Minus, Plus, Rows2, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { bayChosen, useAppDispatch, useAppSelector, useEdit } from '../../state/index.ts';
-import { Button, Choice, Picker } from '../../ui/index.ts';
-import { addShelf, type BayEdit, removeBay, split, takeShelf, toggleDoor } from './bayEdits.ts';
+import { Button, Choice, DoorHelp, Picker } from '../../ui/index.ts';
+import { type BayTool, toolsFor } from './bayTools.ts';
 
-const NEW_DOOR = { hinge: 'left', fit: 'overlay', lap: dollUm(2 * UM.mm), gap: dollUm(0.5 * UM.mm) } as const;
-
-type Tool = { readonly words: string; readonly label: string; readonly icon: ReactNode; readonly made: BayEdit | null };
-
-const toolsFor = (front: Cell, path: CellPath): readonly Tool[] => {
-  const door = cellAt(front, path)?.kind === 'door';
-  return [
-    { label: 'shelf', words: 'a shelf more', icon: <Plus size={17} />, made: addShelf(front, path) },
-    { label: 'shelf', words: 'a shelf less', icon: <Minus size={17} />, made: takeShelf(front, path) },
-    { label: 'split', words: 'an upright through the bay', icon: <Columns2 size={17} />, made: split(front, path, 'columns') },
-    { label: 'split', words: 'a cross panel through the bay', icon: <Rows2 size={17} />, made: split(front, path, 'rows') },
-    {
-      label: door ? 'no door' : 'door',
-      words: door ? 'the door taken off' : 'a door',
-      icon: <DoorClosed size={17} />,
-      made: toggleDoor(front, path, NEW_DOOR),
-    },
-    { label: 'bay', words: 'the bay taken out', icon: <Trash2 size={17} />, made: removeBay(front, path) },
-  ];
+const ICONS: Readonly<Record<BayTool['name'], ReactNode>> = {
+  more: <Plus size={17} />,
+  less: <Minus size={17} />,
+  columns: <Columns2 size={17} />,
+  rows: <Rows2 size={17} />,
+  door: <DoorClosed size={17} />,
+  remove: <Trash2 size={17} />,
 };
 
 const HINGES = [
@@ -48,7 +35,13 @@ const DoorChoices = ({
 }) => (
   <>
     <Choice label="Hinged" value={door.hinge} options={HINGES} onChange={(hinge) => onChange('where the door is hinged', { hinge })} />
-    <Choice label="The door" value={door.fit} options={FITS} onChange={(fit) => onChange('how the door sits', { fit })} />
+    <Choice
+      label="The door"
+      help={<DoorHelp />}
+      value={door.fit}
+      options={FITS}
+      onChange={(fit) => onChange('how the door sits', { fit })}
+    />
   </>
 );
 
@@ -64,7 +57,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
   const stands = cell.kind === 'door' ? cell.behind : cell;
   const put = (words: string, at: CellPath, next: Cell) =>
     edit(`${words}, ${piece.name}`, { kind: 'put-cell', id: piece.id, path: at, cell: next });
-  const use = ({ words, made }: Tool) => {
+  const use = ({ words, made }: BayTool) => {
     if (!made) return;
     put(words, [], made.front);
     dispatch(bayChosen(made.chosen));
@@ -74,14 +67,14 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
       <div role="toolbar" aria-label={path.length === 0 ? 'The whole front' : 'The chosen bay'} className="flex flex-wrap gap-1.5">
         {toolsFor(piece.front, path).map((tool) => (
           <Button
-            key={tool.words}
+            key={tool.name}
             className="px-3!"
             disabled={!tool.made}
             onClick={() => use(tool)}
-            title={tool.words}
+            title={`${tool.words} (${tool.keys[0]?.toUpperCase()} on the bay)`}
             aria-label={`${tool.label}: ${tool.words}`}
           >
-            {tool.icon}
+            {ICONS[tool.name]}
             {tool.label}
           </Button>
         ))}
@@ -104,7 +97,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
           </div>
         )}
         {path.length === 0 && (
-          <p className="text-[13px] text-graphite max-w-56 pt-2">
+          <p className="text-small text-graphite max-w-56 pt-2">
             Touch a bay on the drawing to choose it; the tools then work on that bay.
           </p>
         )}

@@ -104,7 +104,7 @@ export const Elevation = ({ piece, made, scale }: Props) => {
         </g>
         <Panels piece={piece} made={made} sight={sight} />
         <Standing piece={piece} bays={made.bays} scale={scale} sight={sight} />
-        <Bays bays={made.bays} sight={sight} scale={scale} />
+        <Bays piece={piece} bays={made.bays} sight={sight} scale={scale} />
         <DimensionLine x1={sight.left} x2={right} y1={top - 12} y2={top - 12} />
         <DimensionLine x1={sight.left - 14} x2={sight.left - 14} y1={top} y2={sight.floor} />
         {chainLines('columns', columns, sight, right)}

@@ -1,10 +1,11 @@
 import { dollUm, type Scale, showLength, toDoll, toReal } from '@parlor/core/measure';
-import { type Bay, cellAt } from '@parlor/core/piece';
+import { type Bay, type Cell, cellAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
 import { STANDING_OBJECTS } from '@parlor/core/stock';
-import { useMemo } from 'react';
-import { bayChosen, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
+import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
+import { bayChosen, tagPointed, useAppDispatch, useAppSelector, useEdit, useUnits } from '../../state/index.ts';
 import { FRONT_FILL, frontView } from '../../ui/index.ts';
+import { bayBeside, toolOfKey } from './bayTools.ts';
 import { type Sight, samePath } from './elevationPlan.ts';
 
 /** Bays that the hand can choose: leaves and doors. Where a door hangs, the first touch takes the door, the next what is behind it. */
@@ -78,11 +79,48 @@ export const Standing = ({
     ));
   });
 
+const bayAt = (path: readonly number[]): string => `[data-bay="${path.join('.')}"]`;
+
+/** Keys on a bay: arrows go to its neighbours, letters use its tools. Focus follows what was made of it. */
+const useBayKeys = (piece: Piece, bays: readonly Bay[]) => {
+  const dispatch = useAppDispatch();
+  const edit = useEdit();
+  const next = useRef<readonly number[] | null>(null);
+  // The bay that a tool made stands there only once the worker has answered.
+  useEffect(() => {
+    const bay = next.current && bays.length > 0 && document.querySelector<SVGElement>(bayAt(next.current));
+    if (!bay) return;
+    next.current = null;
+    bay.focus();
+  }, [bays]);
+  return (event: KeyboardEvent, bay: Bay, chosen: readonly number[]) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const beside = bayBeside(choosable(bays), bay, event.key);
+    const tool = beside ? undefined : toolOfKey(piece.front, chosen, event.key);
+    if (!beside && !tool) return;
+    event.preventDefault();
+    if (beside) document.querySelector<SVGElement>(bayAt(beside.path))?.focus();
+    if (!tool?.made) return;
+    edit(`${tool.words}, ${piece.name}`, { kind: 'put-cell', id: piece.id, path: [], cell: tool.made.front });
+    dispatch(bayChosen(tool.made.chosen));
+    next.current = firstLeaf(tool.made.front, tool.made.chosen);
+  };
+};
+
+/** The leaf of the drawing that stands for a cell: the cell itself, or the first inside it. */
+const firstLeaf = (front: Cell, path: readonly number[]): readonly number[] => {
+  const cell = cellAt(front, path);
+  return !cell || cell.kind === 'open' || cell.kind === 'shelves' ? path : firstLeaf(front, [...path, 0]);
+};
+
+type BaysProps = { readonly piece: Piece; readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale };
+
 /** The bays, to be chosen with a touch or a key. */
-export const Bays = ({ bays, sight, scale }: { readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale }) => {
+export const Bays = ({ piece, bays, sight, scale }: BaysProps) => {
   const dispatch = useAppDispatch();
   const units = useUnits();
   const chosen = useAppSelector((state) => state.desk.bay);
+  const onKeys = useBayKeys(piece, bays);
   return choosable(bays).map((bay, number) => {
     const { x0, x1, y0, y1 } = bay.space;
     const door = doorBefore(bays, bay);
@@ -105,12 +143,12 @@ export const Bays = ({ bays, sight, scale }: { readonly bays: readonly Bay[]; re
         fillOpacity={mine ? 0.22 : 0}
         stroke={mine ? 'var(--moss)' : 'transparent'}
         strokeWidth="2.5"
-        className="cursor-pointer outline-none hover:stroke-moss focus-visible:stroke-rose"
+        className="cursor-pointer outline-none hover:stroke-moss focus-visible:stroke-rose focus-visible:[stroke-width:4]"
         onClick={choose}
         onKeyDown={(event) => {
-          if (event.key !== 'Enter' && event.key !== ' ') return;
+          if (event.key !== 'Enter' && event.key !== ' ') return onKeys(event, bay, mine && chosen ? chosen : bay.path);
           event.preventDefault();
-          choose();
+          return choose();
         }}
       />
     );

@@ -9,7 +9,7 @@ import { PartsTable } from './PartsTable.tsx';
 const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
 
 const ApartSlider = ({ apart, onChange }: { readonly apart: number; readonly onChange: (apart: number) => void }) => (
-  <div className="absolute right-0 top-2 bottom-2 w-11 flex flex-col items-center gap-1 text-[12px] text-graphite">
+  <div className="absolute right-0 top-2 bottom-2 w-11 flex flex-col items-center gap-1 text-small text-graphite">
     <span aria-hidden="true">apart</span>
     <Slider.Root
       orientation="vertical"
@@ -60,13 +60,13 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
     <div className="flex flex-col h-full">
       <header className="flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-[20px]">
+          <h2 className="text-head">
             for {doll.name || 'the doll'}, 1 : {scale && Number(timesSmaller(scale).toFixed(2))}
           </h2>
           <p className="text-graphite">what follows</p>
         </div>
         {made && (
-          <p className="bg-oat rounded-full px-4 py-1.5 text-[14px] whitespace-nowrap" data-testid="verdict">
+          <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
             {verdict(made)}
           </p>
         )}
@@ -82,7 +82,7 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           {findings.map((finding) => (
             <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />
           ))}
-          {findings.length === 0 && <li className="font-hand text-[15px] text-moss">Nothing to note: it fits, it stands, it closes.</li>}
+          {findings.length === 0 && <li className="font-hand text-body text-moss">Nothing to note: it fits, it stands, it closes.</li>}
         </ul>
       </div>
     </div>

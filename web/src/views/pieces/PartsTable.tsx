@@ -14,10 +14,10 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
     dispatch(pointedAt(tag === null ? null : { world: 'doll', lengthUm }));
   };
   return (
-    <table className="w-full text-[15px]" data-testid="parts">
+    <table className="w-full text-body" data-testid="parts">
       <caption className="sr-only">Parts to cut, at doll size</caption>
       <thead>
-        <tr className="text-[13px] text-graphite text-left border-b border-tab">
+        <tr className="text-small text-graphite text-left border-b border-tab">
           <th className="font-normal py-1 w-11">
             <span className="sr-only">tag</span>
           </th>
@@ -38,9 +38,16 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
             onMouseLeave={() => light(null)}
           >
             <td className="py-1.5">
-              <span className="inline-grid place-items-center min-w-9 h-7 px-1 border-2 border-ink rounded-md font-hand text-[15px]">
+              <button
+                type="button"
+                aria-label={`${tag}: show it in the drawings`}
+                className="relative inline-grid place-items-center min-w-9 h-7 px-1 border-2 border-ink rounded-nick font-hand text-body before:absolute before:-inset-2 before:content-['']"
+                onFocus={() => light(tag, Math.max(width, height))}
+                onBlur={() => light(null)}
+                onClick={() => light(tag, Math.max(width, height))}
+              >
                 {tag}
-              </span>
+              </button>
             </td>
             <th scope="row" className="font-normal text-left pr-2">
               {name}

@@ -3,7 +3,7 @@ import type { BoardRole } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { thicknessOf } from '@parlor/core/stock';
 import { useEdit, useSet } from '../../state/index.ts';
-import { Choice, Picker, SizeField } from '../../ui/index.ts';
+import { BackHelp, Choice, CornerHelp, HoldHelp, Picker, SizeField } from '../../ui/index.ts';
 
 const HOLD = [
   { value: 'outside', label: 'outside' },
@@ -78,16 +78,23 @@ export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly 
         {!drawn && <div>{size('width', named('width'))}</div>}
         {!drawn && <div className="col-span-2">{size('height', named('height'))}</div>}
         {size('depth', named('depth'))}
-        <Choice label="Hold true" value={piece.hold} options={HOLD} onChange={(hold) => change('what is held true', { hold })} />
+        <Choice
+          label="Hold true"
+          help={<HoldHelp />}
+          value={piece.hold}
+          options={HOLD}
+          onChange={(hold) => change('what is held true', { hold })}
+        />
         <BoardPicker piece={piece} role="carcass" />
       </div>
       <details className="mt-1">
-        <summary className="min-h-11 flex items-center text-[14px] underline underline-offset-4 decoration-dotted">
+        <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
           How it is built: corners, back, plinth, boards, standing
         </summary>
         <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2">
           <Choice
             label="Which panel runs over"
+            help={<CornerHelp />}
             value={piece.corner}
             options={CORNER}
             onChange={(corner) => change('which panel runs over', { corner })}
@@ -97,7 +104,13 @@ export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly 
                 : 'Top and bottom go across; the sides stand between them.'
             }
           />
-          <Choice label="The back" value={piece.back} options={BACK} onChange={(back) => change('the back', { back })} />
+          <Choice
+            label="The back"
+            help={<BackHelp />}
+            value={piece.back}
+            options={BACK}
+            onChange={(back) => change('the back', { back })}
+          />
           {size('plinth', 'Plinth', 0)}
           {size('setback', 'Plinth stands back', 0)}
           {(['back', 'inner', 'door', 'plinth'] as const).map((role) => (

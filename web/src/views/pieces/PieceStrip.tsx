@@ -37,16 +37,16 @@ const AddPiece = () => {
         <DropdownMenu.Content
           align="start"
           sideOffset={6}
-          className="z-20 bg-leaf text-ink rounded-soft shadow-xl border border-tab p-1.5 w-80"
+          className="z-20 bg-leaf text-ink rounded-soft shadow-slip border border-tab p-1.5 w-80"
         >
           {PRESETS.map((preset) => (
             <DropdownMenu.Item
               key={preset.key}
               onSelect={() => add(preset)}
-              className="px-3 py-2 min-h-11 rounded-lg cursor-pointer data-highlighted:bg-sprig outline-none"
+              className="px-3 py-2 min-h-touch rounded-slip cursor-pointer data-highlighted:bg-sprig outline-none"
             >
-              <span className="font-name text-[17px] font-semibold block">{preset.name}</span>
-              <span className="text-[13px] text-graphite">{preset.hint}</span>
+              <span className="font-name text-lead font-semibold block">{preset.name}</span>
+              <span className="text-small text-graphite">{preset.hint}</span>
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>
@@ -72,7 +72,7 @@ export const PieceStrip = ({ current }: { readonly current: string | undefined }
             aria-current={piece.id === current ? 'page' : undefined}
             title={piece.name}
             className={cx(
-              'shrink-0 min-h-11 flex items-center gap-1.5 px-3 rounded-lg border text-[14px] max-w-44',
+              'shrink-0 min-h-touch flex items-center gap-1.5 px-3 rounded-slip border text-note max-w-44',
               piece.id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat',
             )}
           >

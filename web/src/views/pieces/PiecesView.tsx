@@ -68,7 +68,7 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
 const Empty = () => (
   <div>
     <PieceStrip current={undefined} />
-    <h1 className="text-[28px] mt-8">Nothing stands here yet</h1>
+    <h1 className="text-title mt-8">Nothing stands here yet</h1>
     <p className="mt-2 max-w-sm">
       Choose something to begin with. Type what the real thing measures; its parts, its boards and its templates follow.
     </p>

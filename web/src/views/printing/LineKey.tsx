@@ -9,10 +9,10 @@ const MEANINGS: readonly (readonly [LineStyle, string])[] = [
 
 /** What each line on the pages means; told apart by dash and weight, not by colour alone. */
 export const LineKey = () => (
-  <dl className="text-[14px] space-y-1.5">
+  <dl className="text-note space-y-1.5">
     {MEANINGS.map(([style, words]) => (
       <div key={style} className="flex items-center gap-3">
-        <dt className="bg-white rounded px-1">
+        <dt className="bg-sheet rounded-nick px-1">
           <svg width="64" height="12" aria-label={style} role="img">
             <line
               x1="0"

@@ -40,14 +40,14 @@ export const PageDrawing = memo(({ page, number }: { readonly page: Page; readon
   <figure className="min-w-0">
     <svg
       viewBox={`0 0 ${mm(page.width)} ${mm(page.height)}`}
-      className="w-full bg-white shadow-md font-text"
+      className="w-full bg-sheet shadow-leaf font-text"
       role="img"
       aria-label={`Page ${number}: ${page.title}`}
       data-page={number}
     >
       {page.marks.map((mark, index) => drawn(mark, page.height, index))}
     </svg>
-    <figcaption className="text-[13px] text-graphite mt-1 truncate" title={page.title}>
+    <figcaption className="text-small text-graphite mt-1 truncate" title={page.title}>
       {number} · {page.title}
     </figcaption>
   </figure>

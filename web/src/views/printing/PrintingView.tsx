@@ -3,8 +3,8 @@ import type { Page } from '@parlor/core/print';
 import type { SetDocument, Wanted } from '@parlor/core/set';
 import { FileDown } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { noticed, useAppDispatch, useEdit, useSet, useUnits, workshop } from '../../state/index.ts';
-import { Button, Choice, SizeField, Spread, saveAs } from '../../ui/index.ts';
+import { noticed, pagesThere, pdfThere, Stopped, stopPress, useAppDispatch, useEdit, useSet, useUnits } from '../../state/index.ts';
+import { Button, Check, Choice, MarginHelp, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
 import { LineKey } from './LineKey.tsx';
 import { PageDrawing } from './PageDrawing.tsx';
 
@@ -15,19 +15,22 @@ const PAPER = [
   { value: 'letter', label: 'Letter' },
 ] as const;
 
-/** The pages of the wanted pieces, worked out anew whenever set or wish changes; null while that goes on. */
-const usePages = (document: SetDocument, wanted: Wanted): readonly Page[] | null => {
-  const [found, setFound] = useState<{ readonly document: SetDocument; readonly wanted: Wanted; readonly pages: readonly Page[] } | null>(
-    null,
-  );
+type Made = { readonly document: SetDocument; readonly wanted: Wanted; readonly pages: readonly Page[] | 'stopped' | 'failed' };
+
+/** The pages of the wanted pieces, worked out anew whenever set or wish changes, or when asked `again`; null while that goes on. */
+const usePages = (document: SetDocument, wanted: Wanted, again: number): Made['pages'] | null => {
+  const [made, setMade] = useState<Made | null>(null);
   useEffect(() => {
-    let current = true;
-    void workshop.pages(document, wanted).then((pages) => current && setFound({ document, wanted, pages }));
+    let current = again >= 0;
+    setMade(null);
+    void pagesThere(document, wanted)
+      .catch((problem: unknown) => (problem instanceof Stopped ? 'stopped' : 'failed'))
+      .then((pages) => current && setMade({ document, wanted, pages }));
     return () => {
       current = false;
     };
-  }, [document, wanted]);
-  return found && found.document === document && found.wanted === wanted ? found.pages : null;
+  }, [document, wanted, again]);
+  return made && made.document === document && made.wanted === wanted ? made.pages : null;
 };
 
 const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly onChange: (wanted: Wanted) => void }) => {
@@ -40,13 +43,12 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
   };
   return (
     <fieldset>
-      <legend className="text-[13px] text-graphite">Templates of</legend>
+      <legend className="text-small text-graphite">Templates of</legend>
       {pieces.map(({ id, name, mark }) => (
-        <label key={id} className="flex items-center gap-2.5 min-h-11 cursor-pointer">
-          <input type="checkbox" className="size-5 accent-moss shrink-0" checked={chosen.includes(id)} onChange={() => toggle(id)} />
+        <Check key={id} checked={chosen.includes(id)} onChange={() => toggle(id)}>
           <span className="font-hand">{mark}</span>
           <span className="truncate">{name || 'no name yet'}</span>
-        </label>
+        </Check>
       ))}
     </fieldset>
   );
@@ -55,23 +57,27 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
 const Download = ({ wanted, count }: { readonly wanted: Wanted; readonly count: number }) => {
   const document = useSet();
   const dispatch = useAppDispatch();
-  const [busy, setBusy] = useState(false);
+  const [written, setWritten] = useState<number | null>(null);
+  const long = useLong(written !== null);
   const download = async () => {
-    setBusy(true);
+    setWritten(0);
     try {
-      saveAs('templates.pdf', 'application/pdf', await workshop.pdf(document, wanted));
-    } catch {
-      dispatch(
-        noticed({ text: 'The PDF could not be written. Try again; if it keeps failing, please tell the program’s makers.', action: null }),
-      );
+      saveAs('templates.pdf', 'application/pdf', await pdfThere(document, wanted, setWritten));
+    } catch (problem) {
+      const text =
+        problem instanceof Stopped
+          ? 'Stopped; no PDF was written.'
+          : 'The PDF could not be written. Try again; if it keeps failing, please tell the program’s makers.';
+      dispatch(noticed({ text, action: null }));
     } finally {
-      setBusy(false);
+      setWritten(null);
     }
   };
+  if (long) return <Patience what={`page ${written} of ${count}`} done={written ?? 0} of={count} onStop={stopPress} />;
   return (
-    <Button look="main" className="text-[16px]!" disabled={busy || count === 0} onClick={() => void download()}>
+    <Button look="main" className="text-lead!" disabled={written !== null || count === 0} onClick={() => void download()}>
       <FileDown size={20} />
-      {busy ? 'writing the PDF …' : 'Download the templates (PDF)'}
+      Download the templates (PDF)
     </Button>
   );
 };
@@ -93,13 +99,14 @@ const Decided = ({
   return (
     <div className="space-y-5 max-w-md">
       <header>
-        <h1 className="text-[28px]">Templates</h1>
+        <h1 className="text-title">Templates</h1>
         <p className="text-graphite">what to print, on what · what you decide</p>
       </header>
       <Choice label="Paper" value={printing.paper} options={PAPER} onChange={(paper) => change('the paper', { paper })} />
       <div className="grid grid-cols-2 gap-5">
         <SizeField
           label="Margin the printer leaves"
+          help={<MarginHelp />}
           world="doll"
           lengthUm={printing.margin}
           min={3 * UM.mm}
@@ -117,7 +124,7 @@ const Decided = ({
       </div>
       <PieceChoice wanted={wanted} onChange={onWanted} />
       <Download wanted={wanted} count={count} />
-      <p className="font-hand text-[15px] text-rose border-l-3 border-rose pl-3">
+      <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
         Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say {showLength(100 * UM.mm, units)}
         {units.unit === 'mm' ? '' : ' (100 mm)'} both ways.
       </p>
@@ -128,36 +135,51 @@ const Decided = ({
 
 const ALL: Wanted = { pieces: null };
 
+const Pages = ({ pages, onAgain }: { readonly pages: Made['pages'] | null; readonly onAgain: () => void }) => {
+  const long = useLong(pages === null);
+  const count = Array.isArray(pages) ? pages.length : 0;
+  const title = pages === null ? 'Making up the pages …' : count === 0 ? 'No pages' : `${count} ${count === 1 ? 'page' : 'pages'}`;
+  return (
+    <div aria-busy={pages === null}>
+      <header className="mb-4">
+        <h2 className="text-head" data-testid="page-count">
+          {title}
+        </h2>
+        <p className="text-graphite">
+          {pages !== null && count === 0
+            ? 'There is nothing to print yet: add a piece, or choose one on the left.'
+            : 'what follows · each as it leaves the printer'}
+        </p>
+      </header>
+      {long && <Patience what="making up the pages" onStop={stopPress} />}
+      {typeof pages === 'string' && (
+        <div className="space-y-3">
+          <p>
+            {pages === 'stopped' ? 'Stopped before the pages were made up.' : 'Making up the pages failed; this is a fault of the program.'}
+          </p>
+          <Button onClick={onAgain}>Make them up again</Button>
+        </div>
+      )}
+      <div className="grid grid-cols-2 2xl:grid-cols-3 gap-4">
+        {Array.isArray(pages) &&
+          pages.map((page: Page, index) => <PageDrawing key={`${page.title} ${index}`} page={page} number={index + 1} />)}
+      </div>
+    </div>
+  );
+};
+
 /** What to print and on what; and the real pages. */
 export const PrintingView = () => {
   const document = useSet();
   const [wanted, setWanted] = useState<Wanted>(ALL);
-  const pages = usePages(document, wanted);
-  const count = pages?.length ?? 0;
+  const [again, setAgain] = useState(0);
+  const pages = usePages(document, wanted, again);
   return (
     <Spread
       leftLabel="What you decide about printing"
       rightLabel="The pages"
-      left={<Decided wanted={wanted} onWanted={setWanted} count={count} />}
-      right={
-        <div aria-busy={pages === null}>
-          <header className="mb-4">
-            <h2 className="text-[22px]" data-testid="page-count">
-              {pages === null ? 'Making up the pages …' : count === 0 ? 'No pages' : `${count} ${count === 1 ? 'page' : 'pages'}`}
-            </h2>
-            <p className="text-graphite">
-              {pages && count === 0
-                ? 'There is nothing to print yet: add a piece, or choose one on the left.'
-                : 'what follows · each as it leaves the printer'}
-            </p>
-          </header>
-          <div className="grid grid-cols-2 gap-4">
-            {pages?.map((page, index) => (
-              <PageDrawing key={`${page.title} ${index}`} page={page} number={index + 1} />
-            ))}
-          </div>
-        </div>
-      }
+      left={<Decided wanted={wanted} onWanted={setWanted} count={Array.isArray(pages) ? pages.length : 0} />}
+      right={<Pages pages={pages} onAgain={() => setAgain(again + 1)} />}
     />
   );
 };

@@ -29,7 +29,7 @@ export const OpenSetCard = ({ onChanged }: { readonly onChanged: () => void }) =
   };
   return (
     <section aria-label="The open set" className="space-y-3">
-      <h2 className="text-[20px]">Lying open</h2>
+      <h2 className="text-head">Lying open</h2>
       <TextField
         label="Name of the set"
         value={document.name}

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { api, type SetSummary, useAppSelector } from '../../state/index.ts';
 import { Button, Spread } from '../../ui/index.ts';
+import { AwayShelf } from './AwayShelf.tsx';
 import { OpenSetCard } from './OpenSetCard.tsx';
 import { StartSet } from './StartSet.tsx';
 import { Vignette } from './Vignette.tsx';
@@ -22,7 +23,7 @@ const useShelf = () => {
       wanted = false;
     };
   }, [looks, key]);
-  return { shelf, again: () => setLooks((count) => count + 1) };
+  return { shelf, looks, again: () => setLooks((count) => count + 1) };
 };
 
 const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => void }) => {
@@ -38,9 +39,7 @@ const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => 
     );
   }
   if (shelf.length === 0)
-    return (
-      <p className="font-hand text-[18px] text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>
-    );
+    return <p className="font-hand text-lead text-graphite mt-6">The shelf is empty. Begin a set on the left, or bring one from a file.</p>;
   return (
     <div className="grid gap-4">
       {shelf.map((set) => (
@@ -60,28 +59,28 @@ const STEPS = [
 /** What a newcomer will do, in the order of the work. */
 const WayThrough = () => (
   <section aria-label="The way through">
-    <h2 className="text-[20px] mb-3">The way through</h2>
+    <h2 className="text-head mb-3">The way through</h2>
     <ol className="space-y-3">
       {STEPS.map(([name, words], index) => (
         <li key={name} className="flex gap-4 items-baseline">
-          <span className="font-hand text-[22px] text-rose w-5 text-right" aria-hidden="true">
+          <span className="font-hand text-head text-rose w-5 text-right" aria-hidden="true">
             {index + 1}
           </span>
           <span>
-            <strong className="font-name font-semibold text-[17px]">{name}</strong>
+            <strong className="font-name font-semibold text-lead">{name}</strong>
             <br />
-            <span className="font-hand text-[16px] text-graphite">{words}</span>
+            <span className="font-hand text-lead text-graphite">{words}</span>
           </span>
         </li>
       ))}
     </ol>
-    <p className="mt-4 text-[14px] text-graphite">Open a set from the shelf to see it done; change what you like, undo brings it back.</p>
+    <p className="mt-4 text-note text-graphite">Open a set from the shelf to see it done; change what you like, undo brings it back.</p>
   </section>
 );
 
 /** The shelf of sets: on the left what is being built, on the right every set as a vignette. */
 export const SetsView = () => {
-  const { shelf, again } = useShelf();
+  const { shelf, looks, again } = useShelf();
   const open = useAppSelector((state) => state.openSet.id);
   return (
     <Spread
@@ -90,8 +89,8 @@ export const SetsView = () => {
       left={
         <div className="max-w-md space-y-7">
           <header>
-            <h1 className="text-[34px]">Bashful Parlor</h1>
-            <p className="mt-2 text-[16px]">
+            <h1 className="text-name">Bashful Parlor</h1>
+            <p className="mt-2 text-lead">
               From “I want that sideboard for this doll” to parts that fit: type what the real thing measures, choose the doll and the
               board, and take away a cut list, boards laid out, and templates at true size.
             </p>
@@ -103,8 +102,9 @@ export const SetsView = () => {
       }
       right={
         <>
-          <h2 className="text-[22px] mb-4">On the shelf</h2>
+          <h2 className="text-head mb-4">On the shelf</h2>
           <Right shelf={shelf} again={again} />
+          <AwayShelf looks={looks} onChanged={again} />
         </>
       }
     />

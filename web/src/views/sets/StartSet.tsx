@@ -8,9 +8,26 @@ import { Button } from '../../ui/index.ts';
 type Trouble = { readonly file: string; readonly issues: readonly ReadIssue[] };
 
 const MOST_BYTES = 4_000_000;
+const NEW = 'A new set';
+
+/** A file of another kind says what it is in its first bytes. */
+const KINDS: readonly (readonly [signature: string, name: string])[] = [
+  ['PK', 'an archive'],
+  ['\u001f\u008b', 'a packed file'],
+  ['\u0089PNG', 'a picture'],
+  ['\u00ff\u00d8', 'a picture'],
+  ['%PDF', 'a PDF'],
+];
+
+const kindOf = async (file: File): Promise<string | undefined> => {
+  const first = String.fromCharCode(...new Uint8Array(await file.slice(0, 8).arrayBuffer()));
+  return KINDS.find(([signature]) => first.startsWith(signature))?.[1];
+};
 
 const readFile = async (file: File): Promise<ReturnType<typeof readSetFile>> => {
   if (file.size > MOST_BYTES) return { ok: false, error: [{ path: '', message: 'The file is larger than 4 MB; a set never is.' }] };
+  const kind = await kindOf(file);
+  if (kind) return { ok: false, error: [{ path: '', message: `This is ${kind}; a set is a .parlor.json file.` }] };
   return readSetFile(await file.text());
 };
 
@@ -20,7 +37,7 @@ const Issues = ({ file, issues }: Trouble) => (
     <ul className="list-disc pl-5 max-h-64 overflow-y-auto">
       {issues.map(({ path, message }) => (
         <li key={`${path} ${message}`}>
-          {path && <span className="font-text text-[13px] bg-oat px-1 rounded mr-1">{path}</span>}
+          {path && <span className="font-text text-small bg-oat px-1 rounded-nick mr-1">{path}</span>}
           {message}
         </li>
       ))}
@@ -34,7 +51,7 @@ export const StartSet = () => {
   const chooser = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const make = async (name: string, document: unknown) => {
-    const made = await api.create(document);
+    const made = await api.create(document, name === NEW ? 'begun' : 'brought in');
     if (made.ok) await navigate(`/sets/${made.value.id}/pieces`);
     else
       setTrouble({
@@ -51,9 +68,9 @@ export const StartSet = () => {
   };
   return (
     <section aria-label="Begin" className="space-y-3">
-      <h2 className="text-[20px]">Begin</h2>
+      <h2 className="text-head">Begin</h2>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void make('A new set', { format: 'bashful-parlor-set', version: 1, name: 'A new set' })}>
+        <Button look="main" onClick={() => void make(NEW, { format: 'bashful-parlor-set', version: 1, name: NEW })}>
           <Plus size={18} />a new set
         </Button>
         <Button onClick={() => chooser.current?.click()}>

@@ -1,0 +1,1 @@
+export { DoorView } from './DoorView.tsx';

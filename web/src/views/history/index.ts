@@ -1,0 +1,1 @@
+export { HistoryView } from './HistoryView.tsx';

@@ -1,0 +1,1 @@
+export { TwoVersions } from './TwoVersions.tsx';
