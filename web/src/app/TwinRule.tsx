@@ -51,7 +51,7 @@ const Edge = ({ world, width, perPx, units }: EdgeProps) => {
       {ticks.map(({ x, rank, label }) => (
         <g key={x} transform={`translate(${LEFT + x} ${real ? 0 : 68})`}>
           <line y2={real ? reach[rank] : -reach[rank]} strokeWidth={rank === 2 ? 1.2 : 0.8} />
-          {label && (
+          {label && LEFT + x < width - 18 && (
             <text y={real ? 28 : -19} textAnchor="middle" stroke="none" fontSize="13">
               {label}
             </text>

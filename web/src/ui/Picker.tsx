@@ -12,7 +12,7 @@ export const Picker = ({ label, value, options, onChange }: Props) => {
   const id = useId();
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="text-small text-graphite">
+      <label htmlFor={id} className="flex text-small text-graphite">
         {label}
       </label>
       <select

@@ -7,7 +7,7 @@ import {
   ruleStep,
   type Units,
 } from '@parlor/core/measure';
-import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { pointedAt, strokeBegins, strokeEnds, useAppDispatch, useUnits } from '../state/index.ts';
 import { cx } from './cx.ts';
 
@@ -53,6 +53,16 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
   const [error, setError] = useState<string | null>(null);
   const value = text ?? shown(lengthUm, units);
   const point = (on: boolean) => dispatch(pointedAt(on ? { world, lengthUm } : null));
+  const entered = useRef(false);
+  // A field that goes away while the hand is in it is never left.
+  useEffect(
+    () => () => {
+      if (!entered.current) return;
+      strokeEnds();
+      dispatch(pointedAt(null));
+    },
+    [dispatch],
+  );
 
   const commit = () => {
     if (text === null || text === shown(lengthUm, units)) return stop();
@@ -92,12 +102,14 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
       onFocus={(event) => {
         event.target.select();
         strokeBegins();
+        entered.current = true;
         point(true);
       }}
       onBlur={() => {
         point(false);
         commit();
         strokeEnds();
+        entered.current = false;
       }}
       onMouseEnter={() => point(true)}
       onMouseLeave={() => point(false)}
@@ -132,10 +144,12 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
     );
   return (
     <div>
-      <label htmlFor={id} className="text-small text-graphite">
-        {label}
-      </label>
-      {help}
+      <div className="flex items-center">
+        <label htmlFor={id} className="text-small text-graphite">
+          {label}
+        </label>
+        {help}
+      </div>
       {input}
       {hint && !error && (
         <p id={`${id}-hint`} className="text-small text-graphite">

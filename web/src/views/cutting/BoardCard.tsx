@@ -98,7 +98,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
       <div className="grid grid-cols-2 gap-5">
         <SizeField
           fine
-          label="Thickness on the label"
+          label="Labelled thickness"
           world="doll"
           lengthUm={board.nominal}
           min={200}
@@ -108,7 +108,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
         <div>
           <SizeField
             fine
-            label="Thickness as measured"
+            label="Measured thickness"
             help={<ThicknessHelp />}
             world="doll"
             lengthUm={board.measured ?? board.nominal}

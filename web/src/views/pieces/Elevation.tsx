@@ -9,7 +9,10 @@ import { useBox } from './useBox.ts';
 
 type Props = { readonly piece: Piece; readonly made: MadePiece; readonly scale: Scale };
 
-const LEAST_ROOM = { columns: 74, rows: 30 } as const;
+/** In rem: a pencilled size is as wide as its words and as high as its line. */
+const LEAST_ROOM = { columns: 4.7, rows: 1.9 } as const;
+
+const rem = (): number => Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16;
 
 const Chain = ({
   kind,
@@ -35,7 +38,7 @@ const Chain = ({
     14;
   // Sizes that would lie on each other are left away, but never that of the chosen bay.
   const roomy = stretches.filter(
-    ({ path, from, to }) => (to - from) * sight.scale >= LEAST_ROOM[kind] || samePath(path, chosen?.slice(0, path.length) ?? null),
+    ({ path, from, to }) => (to - from) * sight.scale >= LEAST_ROOM[kind] * rem() || samePath(path, chosen?.slice(0, path.length) ?? null),
   );
   return roomy.map(({ path, from, to, lengthUm, fixed }) => {
     const middle = (from + to) / 2;

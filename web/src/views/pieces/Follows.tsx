@@ -34,7 +34,7 @@ const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: M
   const [apart, setApart] = useState(0);
   const { tag, night } = useAppSelector((state) => state.desk);
   return (
-    <div className="relative h-[320px] shrink-0">
+    <div className="relative h-80 shrink-0">
       <Suspense fallback={<p className="p-6 font-hand text-graphite">building it …</p>}>
         <div className="absolute inset-0 right-12">
           <Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} key={String(night)} />
@@ -72,18 +72,20 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
         )}
       </header>
       {made && <Model piece={piece} made={made} />}
-      <div className="grid grid-cols-[minmax(0,1fr)_186px] max-sm:grid-cols-1 gap-5 mt-2 items-start pb-4">
-        {made ? (
-          <PartsTable made={made} />
-        ) : (
-          <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
-        )}
-        <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-          {findings.map((finding) => (
-            <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />
-          ))}
-          {findings.length === 0 && <li className="font-hand text-body text-moss">Nothing to note: it fits, it stands, it closes.</li>}
-        </ul>
+      <div className="@container">
+        <div className="grid @min-[31rem]:grid-cols-[minmax(0,1fr)_11.6rem] gap-5 mt-2 items-start pb-4">
+          {made ? (
+            <PartsTable made={made} />
+          ) : (
+            <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
+          )}
+          <ul className="space-y-3 @max-[31rem]:order-first" aria-label="Margin notes" data-testid="notes">
+            {findings.map((finding) => (
+              <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />
+            ))}
+            {findings.length === 0 && <li className="font-hand text-body text-moss">Nothing to note: it fits, it stands, it closes.</li>}
+          </ul>
+        </div>
       </div>
     </div>
   );

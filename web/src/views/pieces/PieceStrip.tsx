@@ -63,7 +63,10 @@ export const PieceStrip = ({ current }: { readonly current: string | undefined }
   return (
     <div className="flex items-center gap-2 mb-2">
       <AddPiece />
-      <nav aria-label="Pieces of this set" className="flex gap-1.5 overflow-x-auto p-1 min-w-0">
+      <nav
+        aria-label="Pieces of this set"
+        className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
+      >
         {pieces.map((piece) => (
           <NavLink
             key={piece.id}

@@ -42,7 +42,7 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
     onChange({ pieces: next.length === all.length ? null : next });
   };
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className="text-small text-graphite">Templates of</legend>
       {pieces.map(({ id, name, mark }) => (
         <Check key={id} checked={chosen.includes(id)} onChange={() => toggle(id)}>
@@ -105,7 +105,7 @@ const Decided = ({
       <Choice label="Paper" value={printing.paper} options={PAPER} onChange={(paper) => change('the paper', { paper })} />
       <div className="grid grid-cols-2 gap-5">
         <SizeField
-          label="Margin the printer leaves"
+          label="Printer’s margin"
           help={<MarginHelp />}
           world="doll"
           lengthUm={printing.margin}
