@@ -8,11 +8,11 @@ const root = resolve(import.meta.dirname, '../..');
 /** A running application of its own, on a data directory of its own. */
 export type App = { readonly address: string; readonly directory: string; readonly process: ChildProcess };
 
-/** Starts the built application; on a port of the system's choice unless one is given. */
-export const startApp = (directory = mkdtempSync(join(tmpdir(), 'parlor-e2e-')), port = '0'): Promise<App> =>
+/** Starts the built application; on a port of the system's choice unless one is given; `environment` adds settings. */
+export const startApp = (directory = mkdtempSync(join(tmpdir(), 'parlor-e2e-')), port = '0', environment = {}): Promise<App> =>
   new Promise((started, failed) => {
     const child = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-      env: { ...process.env, PARLOR_DATA: directory, PORT: port },
+      env: { ...process.env, PARLOR_DATA: directory, PORT: port, ...environment },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     child.stdout.on('data', (chunk: Buffer) => {

@@ -1,5 +1,8 @@
 import type { Page } from 'puppeteer-core';
 
+/** A page behind another one draws no frames, so it is asked by the clock. */
+const WAIT = { timeout: 12_000, polling: 100 };
+
 /** What a maker's hand does on a page, found by the words that stand there. */
 export const hand = (page: Page, address: string) => {
   const field = (label: string) => `input[data-size="${label}"]`;
@@ -8,14 +11,14 @@ export const hand = (page: Page, address: string) => {
       await page.goto(address + path);
     },
     see: async (selector: string): Promise<void> => {
-      await page.waitForSelector(selector, { timeout: 20_000 });
+      await page.waitForSelector(selector, { timeout: 12_000 });
     },
     /** Waits until the text of what the selector finds matches. */
     reads: async (selector: string, text: RegExp): Promise<void> => {
       await page.waitForFunction(
         (find: string, source: string) =>
           [...document.querySelectorAll(find)].some((each) => new RegExp(source).test(each.textContent ?? '')),
-        { timeout: 20_000 },
+        WAIT,
         selector,
         text.source,
       );
@@ -35,19 +38,31 @@ export const hand = (page: Page, address: string) => {
     sizeIs: async (label: string, value: string): Promise<void> => {
       await page.waitForFunction(
         (find: string, wanted: string) => document.querySelector<HTMLInputElement>(find)?.value === wanted,
-        { timeout: 20_000 },
+        WAIT,
         field(label),
         value,
       );
     },
     press: async (name: string): Promise<void> => {
-      await page.locator(`::-p-aria(${name})`).setTimeout(20_000).click();
+      await page.locator(`::-p-aria(${name})`).setTimeout(12_000).click();
+    },
+    /** Presses something the very moment it is there. */
+    catch: async (selector: string): Promise<void> => {
+      await page.waitForFunction(
+        (find: string) => {
+          const found = document.querySelector<HTMLElement>(find);
+          found?.click();
+          return found !== null;
+        },
+        { ...WAIT, polling: 20 },
+        selector,
+      );
     },
     choose: async (selector: string): Promise<void> => {
-      await page.locator(selector).setTimeout(20_000).click();
+      await page.locator(selector).setTimeout(12_000).click();
     },
     saved: async (): Promise<void> => {
-      await page.waitForSelector('[data-save="saved"]', { timeout: 20_000 });
+      await page.waitForSelector('[data-save="saved"]', { timeout: 12_000 });
     },
   };
 };

@@ -181,6 +181,7 @@ describe('a maker’s way through', () => {
     });
     await h.type(HEIGHT, '6 ft');
     await h.reads('[role="alert"]', /saved on another page meanwhile/);
+    await h.reads('[data-strand="name"]', /“Potting shed” → “Theirs”/);
     await h.press('Keep mine as a copy');
     await h.sizeIs(HEIGHT, '72 in');
     const { sets } = (await (await fetch(`${app.address}/api/sets`)).json()) as { sets: { name: string }[] };

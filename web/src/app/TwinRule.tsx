@@ -13,7 +13,7 @@ import {
 } from '@parlor/core/measure';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { type Pointed, useAppSelector, useEdit, useScale, useUnits } from '../state/index.ts';
-import { Choice } from '../ui/index.ts';
+import { Check, Choice } from '../ui/index.ts';
 import { ruleTicks } from './ruleTicks.ts';
 
 const useWidth = () => {
@@ -83,20 +83,12 @@ const UnitSwitch = () => {
         options={UNIT_OPTIONS}
         onChange={(unit) => edit(`units: ${unit}`, { kind: 'change-set', change: { units: { ...units, unit } } })}
       />
-      <label className="flex items-center gap-1.5 text-small min-h-touch cursor-pointer">
-        <input
-          type="checkbox"
-          className="size-5 accent-moss"
-          checked={units.fine}
-          onChange={(event) =>
-            edit(event.target.checked ? 'finer rule' : 'coarser rule', {
-              kind: 'change-set',
-              change: { units: { ...units, fine: event.target.checked } },
-            })
-          }
-        />
-        fine
-      </label>
+      <Check
+        checked={units.fine}
+        onChange={(fine) => edit(fine ? 'finer rule' : 'coarser rule', { kind: 'change-set', change: { units: { ...units, fine } } })}
+      >
+        <span className="text-small">fine</span>
+      </Check>
     </div>
   );
 };

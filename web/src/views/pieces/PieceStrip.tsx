@@ -2,6 +2,7 @@ import { caseworkSchema, PRESETS, type Preset } from '@parlor/core/piece';
 import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { useRef } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { bayChosen, useAppDispatch, useEdit, useSet } from '../../state/index.ts';
 import { Button, cx } from '../../ui/index.ts';
@@ -19,11 +20,13 @@ const AddPiece = () => {
   const edit = useEdit();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const added = useRef(false);
   const add = (preset: Preset) => {
+    added.current = true;
     const piece = newPiece(preset, pieces);
     edit(`${piece.name} added`, { kind: 'add-piece', at: pieces.length, piece });
     dispatch(bayChosen(null));
-    void navigate(`/sets/${setId}/pieces/${piece.id}`);
+    void navigate(`/sets/${setId}/pieces/${piece.id}`, { state: { fresh: true } });
   };
   return (
     <DropdownMenu.Root>
@@ -37,6 +40,8 @@ const AddPiece = () => {
         <DropdownMenu.Content
           align="start"
           sideOffset={6}
+          // The new piece takes the focus, not the button that was pressed for it.
+          onCloseAutoFocus={(event) => added.current && event.preventDefault()}
           className="z-20 bg-leaf text-ink rounded-soft shadow-slip border border-tab p-1.5 w-80"
         >
           {PRESETS.map((preset) => (

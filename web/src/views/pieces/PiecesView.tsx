@@ -1,6 +1,7 @@
 import type { Piece } from '@parlor/core/set';
 import { Trash2 } from 'lucide-react';
-import { useNavigate, useParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { bayChosen, useAppDispatch, useAppSelector, useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
 import { Button, Spread, TextField } from '../../ui/index.ts';
 import { BayTools } from './BayTools.tsx';
@@ -14,6 +15,12 @@ const Heading = ({ piece }: { readonly piece: Piece }) => {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const { setId } = useParams();
+  const { state } = useLocation();
+  const name = useRef<HTMLDivElement>(null);
+  // A piece that was just added is named first.
+  useEffect(() => {
+    if (state?.fresh) name.current?.querySelector('input')?.focus();
+  }, [state]);
   const remove = () => {
     edit(`${piece.name} taken away`, { kind: 'remove-piece', id: piece.id });
     dispatch(bayChosen(null));
@@ -21,7 +28,7 @@ const Heading = ({ piece }: { readonly piece: Piece }) => {
   };
   return (
     <header className="flex items-start gap-2">
-      <div className="flex-1 min-w-0">
+      <div className="flex-1 min-w-0" ref={name}>
         <TextField
           title
           label="Name of the piece"
