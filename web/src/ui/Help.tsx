@@ -8,7 +8,7 @@ export const Help = ({ about, children, drawing }: Props) => (
   <Popover.Root>
     <Popover.Trigger
       aria-label={`What is meant by ${about}`}
-      className="relative ml-1.5 -my-1 size-[1.375rem] rounded-full border border-line text-graphite text-small leading-none hover:bg-oat hover:text-ink before:absolute before:-inset-2.5 before:content-['']"
+      className="relative ml-1.5 -my-1 size-6 rounded-full border border-line text-graphite text-small leading-none hover:bg-oat hover:text-ink before:absolute before:-inset-2.5 before:content-['']"
     >
       ?
     </Popover.Trigger>

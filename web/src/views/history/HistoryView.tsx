@@ -42,7 +42,7 @@ const Save = ({ save, chosen, onChoose }: { readonly save: RevisionSummary; read
         chosen ? 'bg-sprig border-moss' : 'border-transparent hover:bg-oat',
       )}
     >
-      <time dateTime={save.savedAt} className="shrink-0 w-12 text-graphite">
+      <time dateTime={save.savedAt} className={cx('shrink-0 w-12', !chosen && 'text-graphite')}>
         {timeOf(save.savedAt)}
       </time>
       <span className="min-w-0 wrap-break-word">{save.words}</span>
