@@ -58,21 +58,27 @@ export const build = () => {
 
 const programs = (names) => names.every((name) => spawnSync('which', [name], { stdio: 'ignore' }).status === 0);
 
-/** Installs the browser and the page reader that the tests use, where this may be done. Says what to do where it may not. */
+const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+const apt = (...words) => {
+  const [command, ...rest] = [...asRoot, 'apt-get', ...words];
+  const { status } = spawnSync(command, rest, {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  return status === 0;
+};
+
+/** Installs the browser and the page reader that the tests use, and a PostgreSQL server for those who keep their sets on one, where this
+ *  may be done. Says what to do where the first two are missing; without the third its tests are left out, and that is said. */
 export const installTestTools = () => {
   const wanted = ['chromium', 'pdftoppm'];
-  if (programs(wanted)) return;
-  process.stderr.write('Installing chromium and poppler-utils for the tests …\n');
-  const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const run = (...words) => {
-    const [command, ...rest] = [...asRoot, ...words];
-    return (
-      spawnSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
-        .status === 0
-    );
-  };
-  run('apt-get', 'update', '-qq');
-  run('apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium', 'poppler-utils');
+  const hasPostgres = () => existsSync('/usr/lib/postgresql');
+  if (programs(wanted) && hasPostgres()) return;
+  process.stderr.write('Installing chromium, poppler-utils and postgresql for the tests …\n');
+  apt('update', '-qq');
+  if (!programs(wanted)) apt('install', '-y', '-qq', '--no-install-recommends', 'chromium', 'poppler-utils');
+  if (!hasPostgres()) apt('install', '-y', '-qq', '--no-install-recommends', 'postgresql');
+  if (!hasPostgres()) process.stderr.write('PostgreSQL could not be installed here; the tests on a PostgreSQL server are left out.\n');
   if (!programs(wanted))
     throw new Error(
       'The browser tests need chromium and poppler-utils; they could not be installed here. Install them and run npm test again.',

@@ -9,35 +9,38 @@ const median = (times: readonly number[]): number => [...times].sort((a, b) => a
 
 /** Rows of the table: what, median in ms, aim in ms. */
 export const browserRows = async (): Promise<readonly (readonly [string, number, string])[]> => {
-  const [app, browser] = await Promise.all([startApp(), launch()]);
+  const [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
   const openings: number[] = [];
   const shelves: number[] = [];
   const follows: number[] = [];
-  for (let round = 0; round < 5; round += 1) {
-    const page = await browser.newPage();
-    await page.setCacheEnabled(false);
-    await page.goto(`${app.address}/sets`);
-    await page.waitForSelector('[data-set]');
-    shelves.push(await page.evaluate(() => performance.now()));
-    await page.goto(app.address + PIECE);
-    await page.waitForSelector('[data-testid="verdict"]');
-    openings.push(await page.evaluate(() => performance.now()));
-    await page.waitForNetworkIdle();
-    const changed = await page.evaluate(async (selector) => {
-      const field = document.querySelector<HTMLInputElement>(selector);
-      if (!field) return Number.NaN;
-      const before = document.querySelector('[data-testid="parts"]')?.textContent;
-      field.focus();
-      const start = performance.now();
-      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', shiftKey: true, bubbles: true }));
-      while (document.querySelector('[data-testid="parts"]')?.textContent === before) await new Promise(requestAnimationFrame);
-      return performance.now() - start;
-    }, HEIGHT);
-    follows.push(changed);
-    await page.close();
+  try {
+    for (let round = 0; round < 5; round += 1) {
+      const page = await browser.newPage();
+      await page.setCacheEnabled(false);
+      await page.goto(`${app.address}/sets`);
+      await page.waitForSelector('[data-set]');
+      shelves.push(await page.evaluate(() => performance.now()));
+      await page.goto(app.address + PIECE);
+      await page.waitForSelector('[data-testid="verdict"]');
+      openings.push(await page.evaluate(() => performance.now()));
+      await page.waitForNetworkIdle();
+      const changed = await page.evaluate(async (selector) => {
+        const field = document.querySelector<HTMLInputElement>(selector);
+        if (!field) return Number.NaN;
+        const before = document.querySelector('[data-testid="parts"]')?.textContent;
+        field.focus();
+        const start = performance.now();
+        field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', shiftKey: true, bubbles: true }));
+        while (document.querySelector('[data-testid="parts"]')?.textContent === before) await new Promise(requestAnimationFrame);
+        return performance.now() - start;
+      }, HEIGHT);
+      follows.push(changed);
+      await page.close();
+    }
+  } finally {
+    await browser.close();
+    await stopApp(app);
   }
-  await browser.close();
-  await stopApp(app);
   return [
     ['the application opened, until the shelf can be used', median(shelves), '1000'],
     ['a piece opened, until its parts stand there', median(openings), '1000'],

@@ -7,6 +7,7 @@ import { realUm } from '@parlor/core/measure';
 import { writePdf } from '@parlor/core/pdf';
 import { applyEdit, derive, layOutSet, readSet, type SetDocument, templatePages } from '@parlor/core/set';
 import { browserRows } from './browser.ts';
+import { lighthouseRows } from './lighthouse.ts';
 
 const setOf = (pieces: number): SetDocument => {
   const fronts = [
@@ -94,8 +95,12 @@ const inBrowser = (await browserRows()).map(([name, time, aim]) => `| ${name} | 
 const seen = `| what | median, ms | aim, ms |\n|---|---|---|\n${inBrowser}\n`;
 process.stdout.write(seen);
 
+const scores = (await lighthouseRows()).map((row) => `| ${row.join(' | ')} |`).join('\n');
+const lit = `| view | performance | accessibility | best practices |\n|---|---|---|---|\n${scores}\n`;
+process.stdout.write(lit);
+
 const file = join(dirname(fileURLToPath(import.meta.url)), '../../docs/benchmarks.md');
 const page = readFileSync(file, 'utf8');
 const put = (text: string, name: string, table: string) =>
   text.replace(new RegExp(`(<!-- ${name} -->\\n)[\\s\\S]*?(<!-- /${name} -->)`), `$1${table}$2`);
-writeFileSync(file, put(put(page, 'core', measured), 'browser', seen));
+writeFileSync(file, put(put(put(page, 'core', measured), 'browser', seen), 'lighthouse', lit));

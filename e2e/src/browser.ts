@@ -3,8 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser } from 'puppeteer-core';
 
-/** Debian's browser, drawing 3D in software, in a profile of its own. */
-export const launch = (): Promise<Browser> =>
+/** Debian's browser in a profile of its own. Drawing in three dimensions is done in software and takes most of a test's time, so only who
+ *  looks at the model asks for it. */
+export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<Browser> =>
   puppeteer.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     userDataDir: mkdtempSync(join(tmpdir(), 'parlor-browser-')),
@@ -15,8 +16,7 @@ export const launch = (): Promise<Browser> =>
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
+      ...(model === 'with 3D' ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : ['--disable-gpu', '--disable-3d-apis']),
       '--force-prefers-reduced-motion',
     ],
   });

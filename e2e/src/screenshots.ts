@@ -1,6 +1,7 @@
 // Takes one picture of each main view, with the demo data, into docs/screenshots.
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import type { Page } from 'puppeteer-core';
 import { startApp, stopApp } from './app.ts';
 import { launch } from './browser.ts';
 
@@ -12,11 +13,40 @@ const SHOTS = [
   { name: 'pieces', path: '/sets/harbour-post-office/pieces/piece-2', ready: 'canvas', touch: '[data-bay="1.2"]' },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },
   { name: 'printing', path: '/sets/harbour-post-office/printing', ready: '[data-page="2"]' },
+  { name: 'history', path: '/sets/harbour-post-office/history', ready: '[data-revision="1"]', touch: '[data-revision="1"]' },
   { name: 'night', path: '/sets/potting-shed/pieces/piece-2', ready: 'canvas', touch: '[aria-label^="Night"]' },
 ] as const;
 
-const [app, browser] = await Promise.all([startApp(), launch()]);
+const set = (id: string) => `${app.address}/api/sets/${id}`;
+type Stored = { readonly revision: number; readonly document: { readonly pieces: readonly Record<string, unknown>[] } };
+
+/** Saves a set with one of its pieces changed, as a maker would. */
+const change = async (id: string, index: number, part: Record<string, unknown>): Promise<void> => {
+  const { revision, document } = (await (await fetch(set(id))).json()) as Stored;
+  const pieces = document.pieces.map((piece, each) => (each === index ? { ...piece, ...part } : piece));
+  await fetch(set(id), {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ basedOn: revision, document: { ...document, pieces } }),
+  });
+};
+
+/** Two hands on one set: this page has one piece changed, somebody else saved another. */
+const twoVersions = async (page: Page): Promise<void> => {
+  await page.goto(`${app.address}/sets/potting-shed/pieces/piece-1`);
+  await page.waitForSelector('[data-testid="verdict"]');
+  await change('potting-shed', 1, { width: 700_000 });
+  await change('potting-shed', 2, { name: 'Damp cupboard' });
+  await page.focus('input[data-size="height on the drawing"]');
+  await page.keyboard.type('5 ft');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-strand]');
+};
+
+const [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
 mkdirSync(target, { recursive: true });
+await change('harbour-post-office', 1, { depth: 520_000 });
+await change('harbour-post-office', 2, { corner: 'top' });
 for (const shot of SHOTS) {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
@@ -27,5 +57,10 @@ for (const shot of SHOTS) {
   await page.screenshot({ path: join(target, `${shot.name}.png`) as `${string}.png` });
   await page.close();
 }
+const page = await browser.newPage();
+await page.setViewport({ width: 1280, height: 800 });
+await twoVersions(page);
+await new Promise((done) => setTimeout(done, 900));
+await page.screenshot({ path: join(target, 'versions.png') });
 await browser.close();
 await stopApp(app);

@@ -15,7 +15,7 @@ let h: ReturnType<typeof hand>;
 const faults: string[] = [];
 
 beforeAll(async () => {
-  [app, browser] = await Promise.all([startApp(), launch()]);
+  [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
   page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   page.on('pageerror', (problem) => faults.push(String(problem)));

@@ -105,6 +105,7 @@ describe('nothing is lost', () => {
 describe('two pages, two people', () => {
   it('a page with nothing unsaved takes what another page of the browser saved', async () => {
     const [one, other] = [await sitDown(HALL), await sitDown(HALL)];
+    await Promise.all([one, other].map((each) => each.see('[data-testid="verdict"]')));
     const before = await one.size(HEIGHT);
     await one.page.bringToFront();
     await one.type(HEIGHT, '190 cm');

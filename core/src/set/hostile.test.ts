@@ -22,8 +22,9 @@ const GOOD = readdirSync(demo)
 const DOCUMENTS = 10_000;
 /** Deriving boards and pages takes longer than reading, so only so many of the documents that can be read go all the way. */
 const ALL_THE_WAY = 400;
-/** Never decides whether an answer is right, only that there is one: a hang. */
+/** A hang. Counted in the processor's own time, which a busy machine does not stretch; never decides whether an answer is right. */
 const HANG_MS = 2_000;
+const busyMs = (since?: NodeJS.CpuUsage): number => process.cpuUsage(since).user / 1000;
 
 const allTheWay = (document: SetDocument): void => {
   const derived = derive(document);
@@ -37,7 +38,7 @@ describe(`${DOCUMENTS} hostile documents`, () => {
     let [readable, slowest, derived] = [0, 0, 0];
     for (let seed = 1; seed <= DOCUMENTS; seed += 1) {
       const hostile = mutated(GOOD[seed % GOOD.length], seed);
-      const start = performance.now();
+      const start = process.cpuUsage();
       const result = readSet(hostile);
       if (result.ok) {
         readable += 1;
@@ -50,7 +51,7 @@ describe(`${DOCUMENTS} hostile documents`, () => {
         expect(result.error.length, `seed ${seed}`).toBeGreaterThan(0);
         for (const { path, message } of result.error) expect([typeof path, message.length > 0], `seed ${seed}`).toEqual(['string', true]);
       }
-      slowest = Math.max(slowest, performance.now() - start);
+      slowest = Math.max(slowest, busyMs(start));
     }
     expect(slowest).toBeLessThan(HANG_MS);
     expect(readable).toBeGreaterThan(DOCUMENTS / 50);

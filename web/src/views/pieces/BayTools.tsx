@@ -4,7 +4,7 @@ import { OBJECT_NAMES, type ObjectName } from '@parlor/core/stock';
 import { Columns2, DoorClosed, Minus, Plus, Rows2, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { bayChosen, useAppDispatch, useAppSelector, useEdit } from '../../state/index.ts';
-import { Button, Choice, DoorHelp, Picker } from '../../ui/index.ts';
+import { Button, Choice, DoorHelp, Keys, Picker } from '../../ui/index.ts';
 import { type BayTool, toolsFor } from './bayTools.ts';
 
 const ICONS: Readonly<Record<BayTool['name'], ReactNode>> = {
@@ -95,6 +95,17 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
               }
             />
           </div>
+        )}
+        {path.length > 0 && (
+          <p className="text-small text-graphite pt-2 flex flex-wrap gap-x-2.5 gap-y-1 items-center max-md:hidden" data-testid="bay-keys">
+            {toolsFor(piece.front, path)
+              .filter(({ made }) => made)
+              .map(({ name, keys, short }) => (
+                <span key={name} className="whitespace-nowrap">
+                  <Keys keys={[(keys[0] as string).toUpperCase()]} /> {short}
+                </span>
+              ))}
+          </p>
         )}
         {path.length === 0 && (
           <p className="text-small text-graphite max-w-56 pt-2">

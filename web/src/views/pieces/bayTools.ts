@@ -7,6 +7,8 @@ export type BayTool = {
   readonly name: 'more' | 'less' | 'columns' | 'rows' | 'door' | 'remove';
   readonly label: string;
   readonly words: string;
+  /** A word or two beside its key. */
+  readonly short: string;
   readonly keys: readonly string[];
   readonly made: BayEdit | null;
 };
@@ -17,18 +19,33 @@ const NEW_DOOR = { hinge: 'left', fit: 'overlay', lap: dollUm(2 * UM.mm), gap: d
 export const toolsFor = (front: Cell, path: CellPath): readonly BayTool[] => {
   const door = cellAt(front, path)?.kind === 'door';
   return [
-    { name: 'more', label: 'shelf', words: 'a shelf more', keys: ['+', '='], made: addShelf(front, path) },
-    { name: 'less', label: 'shelf', words: 'a shelf less', keys: ['-', '−'], made: takeShelf(front, path) },
-    { name: 'columns', label: 'split', words: 'an upright through the bay', keys: ['c'], made: split(front, path, 'columns') },
-    { name: 'rows', label: 'split', words: 'a cross panel through the bay', keys: ['r'], made: split(front, path, 'rows') },
+    { name: 'more', label: 'shelf', words: 'a shelf more', short: 'shelf', keys: ['+', '='], made: addShelf(front, path) },
+    { name: 'less', label: 'shelf', words: 'a shelf less', short: 'one less', keys: ['-', '−'], made: takeShelf(front, path) },
+    {
+      name: 'columns',
+      label: 'split',
+      words: 'an upright through the bay',
+      short: 'columns',
+      keys: ['c'],
+      made: split(front, path, 'columns'),
+    },
+    { name: 'rows', label: 'split', words: 'a cross panel through the bay', short: 'rows', keys: ['r'], made: split(front, path, 'rows') },
     {
       name: 'door',
       label: door ? 'no door' : 'door',
       words: door ? 'the door taken off' : 'a door',
+      short: door ? 'no door' : 'door',
       keys: ['d'],
       made: toggleDoor(front, path, NEW_DOOR),
     },
-    { name: 'remove', label: 'bay', words: 'the bay taken out', keys: ['Delete', 'Backspace'], made: removeBay(front, path) },
+    {
+      name: 'remove',
+      label: 'bay',
+      words: 'the bay taken out',
+      short: 'take out',
+      keys: ['Delete', 'Backspace'],
+      made: removeBay(front, path),
+    },
   ];
 };
 

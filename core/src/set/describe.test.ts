@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { derive, describeFinding, describeMend, readSet, type SetDocument } from './index.ts';
+
+const read = (file: Record<string, unknown>): SetDocument => {
+  const result = readSet({ format: 'bashful-parlor-set', version: 1, ...file });
+  if (!result.ok) throw new Error(JSON.stringify(result.error));
+  return result.value;
+};
+
+const notes = (file: Record<string, unknown>): readonly string[] => {
+  const document = read(file);
+  return derive(document).pieces.flatMap(({ findings }) =>
+    findings.map((finding) => {
+      const { title, reason } = describeFinding(finding, document.units);
+      return `${title}. ${reason}${finding.mend ? ` [${describeMend(finding.mend)}]` : ''}`;
+    }),
+  );
+};
+
+const shallow = { width: '60 cm', height: '60 cm', depth: '40 cm', standing: 'fixed to the wall', hold: 'inside' };
+
+describe('findings in words', () => {
+  it('of a piece without fault say nothing', () => {
+    expect(notes({ pieces: [shallow] })).toEqual([]);
+  });
+
+  it('name the object, both sizes and the mend, in the maker’s units', () => {
+    const tight = { ...shallow, front: { kind: 'shelves', count: 4, holds: 'hardback' } };
+    expect(notes({ pieces: [tight] })).toEqual([
+      'Too low to stand there. A hardback needs 40 mm at doll size; the gap is 16 mm. [one shelf only]',
+    ]);
+    expect(notes({ units: { unit: 'in' }, pieces: [tight] })[0]).toMatch(/needs ≈ 1 9\/16 in at doll size; the gap is ≈ 5\/8 in/);
+  });
+
+  it('say how a piece tips, and by how much a board is thick', () => {
+    const found = notes({ pieces: [{ width: '90 cm', height: '180 cm', depth: '30 cm' }] });
+    expect(found).toEqual([
+      'It tips. 300 mm tall on 50 mm of depth is more than twice as tall as deep. [fix it to the wall]',
+      'A thick board. White foam board is 5 mm where a usual 18 mm furniture board would be 3 mm at this scale: the inside comes out tighter by 4 mm. [hold the inside]',
+    ]);
+  });
+
+  it('say what does not fit on its board, and what would help', () => {
+    const wide = { ...shallow, width: '500 cm', back: 'none' };
+    const found = notes({ boards: [{ id: 'white', name: 'white board', sheets: ['A3'] }], pieces: [wide] });
+    expect(found[0]).toMatch(/^Larger than its board\. 1B top, bottom is .* no sheet of white board takes it\. \[get .* sheets too\]$/);
+  });
+
+  it.each([
+    [{ width: '3 cm', height: '60 cm' }, /^Too small to build\. The boards alone take all there is across/],
+    [{ width: '60 cm', height: '3 cm' }, /^Too small to build\. The boards alone take all there is in height/],
+    [{ width: '60 cm', height: '60 cm', depth: '3 cm' }, /^Too small to build\. The boards alone take all there is in depth/],
+    [
+      { front: { kind: 'columns', slots: [{ size: { clear: '80 cm' } }, { size: { clear: '80 cm' } }] } },
+      /^No room in this row\. Its fixed sizes and boards need .* \[share the room evenly\]$/,
+    ],
+  ])('say why %j cannot be built', (piece, words) => {
+    expect(notes({ pieces: [piece] })[0]).toMatch(words);
+  });
+});
