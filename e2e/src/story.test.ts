@@ -15,7 +15,7 @@ let h: ReturnType<typeof hand>;
 const faults: string[] = [];
 
 beforeAll(async () => {
-  [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
+  [app, browser] = await Promise.all([startApp(), launch()]);
   page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   page.on('pageerror', (problem) => faults.push(String(problem)));
@@ -69,7 +69,6 @@ describe('a maker’s way through', () => {
     );
     expect(now / panel).toBeCloseTo(1676.4 / 1800, 3);
     await h.reads('[data-testid="notes"] [data-finding="tips-over"]', /279\.5 mm tall/);
-    await h.see('canvas[data-testid="model"]');
     await h.saved();
     await h.choose('a[href$="/cutting"]');
     await h.reads('[data-board="white"] [data-testid="bound"]', /2 sheets; 2 is the least possible/);
