@@ -23,7 +23,8 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
       await page.goto(app.address + PIECE);
       await page.waitForSelector('[data-testid="verdict"]');
       openings.push(await page.evaluate(() => performance.now()));
-      await page.waitForNetworkIdle();
+      // Until fonts, model and boards have come too, so that they do not fall into the next time.
+      await new Promise((later) => setTimeout(later, 1500));
       const changed = await page.evaluate(async (selector) => {
         const field = document.querySelector<HTMLInputElement>(selector);
         if (!field) return Number.NaN;

@@ -131,7 +131,8 @@ describe('touch and motion', () => {
     '/sets/harbour-post-office/doll',
   ])('on a tablet everything to press on %s is at least 24 px each way (WCAG 2.2, 2.5.8)', async (path) => {
     await page.setViewport({ width: 1024, height: 768, hasTouch: true });
-    await page.goto(app.address + path, { waitUntil: 'networkidle0' });
+    await page.goto(app.address + path);
+    await page.waitForSelector('main section button');
     const small = await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('button, a[href], input, select, summary, [role="button"]:not(rect)')].flatMap(
         (element) => {

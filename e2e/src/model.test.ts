@@ -9,10 +9,12 @@ let app: App;
 let browser: Browser;
 let page: Page;
 let h: ReturnType<typeof hand>;
+const faults: string[] = [];
 beforeAll(async () => {
   [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
   page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
+  page.on('pageerror', (problem) => faults.push(String(problem)));
   h = hand(page, app.address);
 });
 afterAll(async () => {

@@ -50,7 +50,7 @@ await change('harbour-post-office', 2, { corner: 'top' });
 for (const shot of SHOTS) {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(app.address + shot.path, { waitUntil: 'networkidle0' });
+  await page.goto(app.address + shot.path);
   await page.waitForSelector(shot.ready);
   if ('touch' in shot) await page.locator(shot.touch).click();
   await new Promise((done) => setTimeout(done, 900));

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useLayoutEffect, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useCallback, useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { store, useAppSelector } from '../state/index.ts';
@@ -17,16 +17,17 @@ const VIEWS = {
   history: async () => ({ default: (await import('../views/history/index.ts')).HistoryView }),
 } as const;
 
-// The view that the address names is fetched while its set is still on the way.
-const named = /^\/sets\/[^/]+\/(doll|pieces|cutting|printing|history)/.exec(window.location.pathname)?.[1] ?? 'sets';
-void VIEWS[named as keyof typeof VIEWS]();
+type Views = Readonly<Record<keyof typeof VIEWS, ComponentType>>;
 
-const SetsView = lazy(VIEWS.sets);
-const DollView = lazy(VIEWS.doll);
-const PiecesView = lazy(VIEWS.pieces);
-const CuttingView = lazy(VIEWS.cutting);
-const PrintingView = lazy(VIEWS.printing);
-const HistoryView = lazy(VIEWS.history);
+/** Fetches the view that the address names before anything is drawn: had it to be waited for on the page, the page would be held back
+ *  for longer than the fetching takes. The others are fetched when they are turned to. */
+const fetchViews = async (path: string): Promise<Views> => {
+  const named = /^\/sets\/[^/]+\/(doll|pieces|cutting|printing|history)/.exec(path)?.[1] ?? (path.startsWith('/sets/') ? 'pieces' : 'sets');
+  const first = await VIEWS[named as keyof typeof VIEWS]();
+  const entries = Object.entries(VIEWS).map(([name, fetch]) => [name, name === named ? first.default : lazy<ComponentType>(fetch)]);
+  return Object.fromEntries(entries) as Views;
+};
+
 const KeySheet = lazy(async () => ({ default: (await import('./KeySheet.tsx')).KeySheet }));
 const DoorView = lazy(async () => ({ default: (await import('../views/door/index.ts')).DoorView }));
 /** For developers only; a build leaves it out. */
@@ -61,34 +62,39 @@ const Table = () => {
   );
 };
 
-const router = createBrowserRouter([
-  {
-    element: <Table />,
-    errorElement: <Table />,
-    children: [
-      { index: true, element: <Navigate to="/sets" replace /> },
-      { path: 'sets', element: <SetsView /> },
-      {
-        path: 'sets/:setId',
-        element: <SetFrame />,
-        children: [
-          { index: true, element: <Navigate to="pieces" replace /> },
-          { path: 'doll', element: <DollView /> },
-          { path: 'pieces', element: <PiecesView /> },
-          { path: 'pieces/:pieceId', element: <PiecesView /> },
-          { path: 'cutting', element: <CuttingView /> },
-          { path: 'printing', element: <PrintingView /> },
-          { path: 'history', element: <HistoryView /> },
-        ],
-      },
-      ...(Workbench ? [{ path: 'workbench', element: <Workbench /> }] : []),
-      { path: '*', element: <Navigate to="/sets" replace /> },
-    ],
-  },
-]);
+const routerOf = (views: Views) =>
+  createBrowserRouter([
+    {
+      element: <Table />,
+      errorElement: <Table />,
+      children: [
+        { index: true, element: <Navigate to="/sets" replace /> },
+        { path: 'sets', element: <views.sets /> },
+        {
+          path: 'sets/:setId',
+          element: <SetFrame />,
+          children: [
+            { index: true, element: <Navigate to="pieces" replace /> },
+            { path: 'doll', element: <views.doll /> },
+            { path: 'pieces', element: <views.pieces /> },
+            { path: 'pieces/:pieceId', element: <views.pieces /> },
+            { path: 'cutting', element: <views.cutting /> },
+            { path: 'printing', element: <views.printing /> },
+            { path: 'history', element: <views.history /> },
+          ],
+        },
+        ...(Workbench ? [{ path: 'workbench', element: <Workbench /> }] : []),
+        { path: '*', element: <Navigate to="/sets" replace /> },
+      ],
+    },
+  ]);
 
-export const App = () => (
-  <Provider store={store}>
-    <RouterProvider router={router} />
-  </Provider>
-);
+/** The application, once its first view is there. */
+export const makeApp = async (): Promise<ComponentType> => {
+  const router = routerOf(await fetchViews(window.location.pathname));
+  return () => (
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  );
+};

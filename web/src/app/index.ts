@@ -1,1 +1,1 @@
-export { App } from './App.tsx';
+export { makeApp } from './App.tsx';

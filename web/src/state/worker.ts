@@ -1,5 +1,6 @@
 // Everything that computes runs here, off the page's thread. What did not change since the last answer is sent back by its key only.
 
+import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import type { Page } from '@parlor/core/print';
 import {

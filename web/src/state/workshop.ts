@@ -24,9 +24,10 @@ const setUp = (): Bench => {
   return { worker, hand: wrap<Work>(worker), stop, stopped };
 };
 
-/** A worker for one kind of work, hired when it is first needed, that can be stopped in the middle of it. */
-const hire = () => {
-  let bench: Bench | null = null;
+/** A worker for one kind of work that can be stopped in the middle of it. It is hired when it is first needed, or at once, so that it
+ *  is ready when the first set has come. */
+const hire = (when: 'now' | 'when needed') => {
+  let bench: Bench | null = when === 'now' ? setUp() : null;
   return {
     ask: <T>(work: (hand: Remote<Work>) => Promise<T>): Promise<T> => {
       bench ??= setUp();
@@ -40,11 +41,11 @@ const hire = () => {
   };
 };
 
-const workshop = hire();
+const workshop = hire('now');
 /** Boards of a large set take most of a second; a worker of their own keeps that from the drawing board. */
-const cuttingRoom = hire();
+const cuttingRoom = hire('when needed');
 /** So do pages and their PDF. */
-const press = hire();
+const press = hire('when needed');
 
 const restored = <T extends { readonly key: string }>(
   reply: readonly (T | { readonly key: string })[],
