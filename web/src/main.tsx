@@ -1,4 +1,3 @@
-import './noEval.ts';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { makeApp } from './app/index.ts';
