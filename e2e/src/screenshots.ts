@@ -33,6 +33,8 @@ const change = async (id: string, index: number, part: Record<string, unknown>):
 
 /** Two hands on one set: this page has one piece changed, somebody else saved another. */
 const twoVersions = async (page: Page): Promise<void> => {
+  // The lamp stays as the picture before left it.
+  await page.evaluateOnNewDocument(() => localStorage.setItem('parlor.night', 'false'));
   await page.goto(`${app.address}/sets/potting-shed/pieces/piece-1`);
   await page.waitForSelector('[data-testid="verdict"]');
   await change('potting-shed', 1, { width: 700_000 });

@@ -102,7 +102,7 @@ export const BayTools = ({ piece }: { readonly piece: Piece }) => {
               .filter(({ made }) => made)
               .map(({ name, keys, short }) => (
                 <span key={name} className="whitespace-nowrap">
-                  <Keys keys={[(keys[0] as string).toUpperCase()]} /> {short}
+                  <Keys keys={[(keys[0] as string).replace(/^[a-z]$/, (letter) => letter.toUpperCase())]} /> {short}
                 </span>
               ))}
           </p>

@@ -32,8 +32,8 @@ const COLOURS = [
   'sprig',
   'lilac',
 ];
-const TYPE = ['small', 'note', 'body', 'lead', 'pencil', 'head', 'title', 'name'];
-const RADII = ['nick', 'slip', 'soft', 'leaf'];
+const TYPE = ['text-small', 'text-note', 'text-body', 'text-lead', 'text-pencil', 'text-head', 'text-title', 'text-name'];
+const RADII = ['rounded-nick', 'rounded-slip', 'rounded-soft', 'rounded-leaf'];
 
 const Block = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section className="mb-7">
@@ -54,8 +54,8 @@ const Tokens = () => (
     </Block>
     <Block title="Type">
       {TYPE.map((name) => (
-        <p key={name} style={{ fontSize: `var(--text-${name})` }}>
-          {name} 11 13/16 in
+        <p key={name} className={name}>
+          {name.slice(5)} 11 13/16 in
         </p>
       ))}
       <p className="font-name text-title">Name</p>
@@ -63,12 +63,8 @@ const Tokens = () => (
     </Block>
     <Block title="Radii">
       {RADII.map((name) => (
-        <div
-          key={name}
-          className="size-16 border border-line grid place-items-center text-small"
-          style={{ borderRadius: `var(--radius-${name})` }}
-        >
-          {name}
+        <div key={name} className={`size-16 border border-line grid place-items-center text-small ${name}`}>
+          {name.slice(8)}
         </div>
       ))}
     </Block>
