@@ -1,10 +1,29 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { Slider } from 'radix-ui';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useAppSelector, useScale, useSet } from '../../state/index.ts';
 import { MarginNote } from '../../ui/index.ts';
 import { PartsTable } from './PartsTable.tsx';
+
+/** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
+let unhurried = false;
+const useUnhurried = (): boolean => {
+  const [ready, setReady] = useState(unhurried);
+  useEffect(() => {
+    const go = () => {
+      unhurried = true;
+      setReady(true);
+    };
+    if (typeof requestIdleCallback === 'undefined') {
+      const timer = setTimeout(go, 300);
+      return () => clearTimeout(timer);
+    }
+    const asked = requestIdleCallback(go, { timeout: 2000 });
+    return () => cancelIdleCallback(asked);
+  }, []);
+  return ready;
+};
 
 const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
 
@@ -33,11 +52,17 @@ const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: M
   const { doll } = useSet();
   const [apart, setApart] = useState(0);
   const { tag, night } = useAppSelector((state) => state.desk);
+  const ready = useUnhurried();
+  const building = <p className="p-6 font-hand text-graphite">building it …</p>;
   return (
     <div className="relative h-80 shrink-0">
-      <Suspense fallback={<p className="p-6 font-hand text-graphite">building it …</p>}>
+      <Suspense fallback={building}>
         <div className="absolute inset-0 right-12">
-          <Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} key={String(night)} />
+          {ready ? (
+            <Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} key={String(night)} />
+          ) : (
+            building
+          )}
         </div>
       </Suspense>
       <ApartSlider apart={apart} onChange={setApart} />
