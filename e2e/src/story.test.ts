@@ -20,8 +20,7 @@ beforeAll(async () => {
   await page.setViewport({ width: 1280, height: 800 });
   page.on('pageerror', (problem) => faults.push(String(problem)));
   page.on('console', (line) => {
-    if (line.type() === 'error' && !/409|422|ERR_CONNECTION|Failed to load resource|creating WebGL context/.test(line.text()))
-      faults.push(line.text());
+    if (line.type() === 'error' && !/409|422|ERR_CONNECTION|Failed to load resource/.test(line.text())) faults.push(line.text());
   });
   h = hand(page, app.address);
 });

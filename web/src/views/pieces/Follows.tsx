@@ -25,6 +25,13 @@ const useUnhurried = (): boolean => {
   return ready;
 };
 
+/** Whether this browser draws in three dimensions at all; asked once, before the model is fetched. */
+let drawsInThree: boolean | undefined;
+const canDraw = (): boolean => {
+  drawsInThree ??= document.createElement('canvas').getContext('webgl2') !== null;
+  return drawsInThree;
+};
+
 const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
 
 const ApartSlider = ({ apart, onChange }: { readonly apart: number; readonly onChange: (apart: number) => void }) => (
@@ -54,6 +61,8 @@ const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: M
   const { tag, night } = useAppSelector((state) => state.desk);
   const ready = useUnhurried();
   const building = <p className="p-6 font-hand text-graphite">building it …</p>;
+  if (ready && !canDraw())
+    return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
   return (
     <div className="relative h-80 shrink-0">
       <Suspense fallback={building}>

@@ -41,7 +41,10 @@ const AddPiece = () => {
           align="start"
           sideOffset={6}
           // The new piece takes the focus, not the button that was pressed for it.
-          onCloseAutoFocus={(event) => added.current && event.preventDefault()}
+          onCloseAutoFocus={(event) => {
+            if (added.current) event.preventDefault();
+            added.current = false;
+          }}
           className="z-20 bg-leaf text-ink rounded-soft shadow-slip border border-tab p-1.5 w-80"
         >
           {PRESETS.map((preset) => (

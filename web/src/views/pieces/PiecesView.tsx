@@ -54,8 +54,7 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
   const derived = useDerivedPiece(piece.id);
   const scale = useScale();
   return (
-    <div className="flex flex-col h-full">
-      <PieceStrip current={piece.id} />
+    <div className="flex flex-col flex-1 min-h-0">
       <Heading piece={piece} />
       <div className="relative flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
         {derived?.made && scale ? (
@@ -74,7 +73,6 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
 
 const Empty = () => (
   <div>
-    <PieceStrip current={undefined} />
     <h1 className="text-title mt-8">Nothing stands here yet</h1>
     <p className="mt-2 max-w-sm">
       Choose something to begin with. Type what the real thing measures; its parts, its boards and its templates follow.
@@ -93,7 +91,13 @@ export const PiecesView = () => {
     <Spread
       leftLabel="What you decide about the piece"
       rightLabel="What follows"
-      left={piece ? <Decided key={piece.id} piece={piece} /> : <Empty />}
+      left={
+        // The strip stays while pieces change below it: its menu must be able to close in its own time.
+        <div className="flex flex-col h-full">
+          <PieceStrip current={piece?.id} />
+          {piece ? <Decided key={piece.id} piece={piece} /> : <Empty />}
+        </div>
+      }
       right={
         failed ? (
           <p role="alert">Working it out failed; this is a fault of the program. Undo the last change, and please tell its makers.</p>
