@@ -77,6 +77,28 @@ describe('nothing is lost', () => {
     await h.page.close();
   });
 
+  it('when a save came through but its answer was lost, it is not taken for somebody else’s', async () => {
+    const h = await sitDown(SHED);
+    await h.sizeIs(HEIGHT, '64 in');
+    await h.page.setRequestInterception(true);
+    let lost = 0;
+    h.page.on('request', async (request) => {
+      if (request.method() !== 'PUT' || lost > 0) return request.continue();
+      lost += 1;
+      await fetch(request.url(), { method: 'PUT', headers: { 'content-type': 'application/json' }, body: request.postData() ?? '' });
+      return request.abort();
+    });
+    const { revision } = await stored('potting-shed');
+    await h.type(HEIGHT, '65 in');
+    await h.see('[data-save="offline"]');
+    await h.saved();
+    expect(await stored('potting-shed')).toMatchObject({ revision: revision + 1, document: { pieces: [{ height: 1_651_000 }, {}, {}] } });
+    await h.type(HEIGHT, '64 in');
+    await h.see('[data-save="unsaved"], [data-save="saving"]');
+    await h.saved();
+    await h.page.close();
+  });
+
   // The first segment of the journal is a device that answers every write as a full disk does.
   it('on a full disk: a clear message, kept in the browser, and saved when there is room', async () => {
     const directory = mkdtempSync(join(tmpdir(), 'parlor-full-'));

@@ -1,5 +1,7 @@
 // Sends what has changed, keeps it in the browser until it is taken, and tries again for as long as it takes.
-import { type ApiError, api } from './api.ts';
+import type { SetDocument } from '@parlor/core/set';
+import { dequal } from 'dequal/lite';
+import { type ApiError, type ApiResult, api } from './api.ts';
 import { doorOpened } from './desk.ts';
 import { forget, keep } from './keep.ts';
 import { keptAside, notSaved, type OpenSet, opened, type SaveState, saved, saving } from './openSet.ts';
@@ -51,12 +53,20 @@ const refused = (error: ApiError, dispatch: Dispatch): 'done' | 'again' => {
   return save === 'offline' || save === 'full' ? 'again' : 'done';
 };
 
+/** Saves, and finds out when the very same save had come through before, but its answer was lost on the way. */
+const send = async (id: string, revision: number, document: SetDocument): Promise<ApiResult<{ readonly revision: number }>> => {
+  const answer = await api.save(id, revision, document);
+  if (answer.ok || answer.error.code !== 'stale-revision') return answer;
+  const there = await api.read(id);
+  return there.ok && dequal(there.value.document, document) ? { ok: true, value: { revision: there.value.revision } } : answer;
+};
+
 const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'done' | 'again'> => {
   const { openSet } = getState();
   const { id, document, revision, version } = openSet;
   if (!id || !document || !isUnsaved(openSet)) return 'done';
   dispatch(saving());
-  const answer = await api.save(id, revision, document);
+  const answer = await send(id, revision, document);
   if (getState().openSet.id !== id) return 'done';
   if (!answer.ok) return refused(answer.error, dispatch);
   dispatch(saved({ version, revision: answer.value.revision }));
