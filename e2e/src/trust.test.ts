@@ -258,7 +258,11 @@ describe('work that takes its time', () => {
       }),
     });
     const { id } = (await made.json()) as { id: string };
-    const h = await sitDown(`/sets/${id}/cutting`);
+    const h = await sitDown(`/sets/${id}/pieces`);
+    await h.catch('[data-testid="patience"] button');
+    await h.press('Work it out');
+    await h.reads('[data-testid="verdict"]', /closes exactly/);
+    await h.go(`/sets/${id}/cutting`);
     await h.catch('[data-testid="patience"] button');
     await h.reads('section', /Stopped: the boards below are those of before/);
     await h.press('Lay them out');

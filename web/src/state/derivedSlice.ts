@@ -10,9 +10,11 @@ export type DerivedState = {
   /** How the laying out of the newest document stands. */
   readonly layingOut: 'done' | 'under way' | 'stopped';
   readonly failed: boolean;
+  /** True when the maker stopped the working out of the newest document. */
+  readonly stopped: boolean;
 };
 
-const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, layingOut: 'done', failed: false };
+const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, layingOut: 'done', failed: false, stopped: false };
 
 const slice = createSlice({
   name: 'derived',
@@ -22,6 +24,7 @@ const slice = createSlice({
       ...(state as DerivedState),
       ...payload,
       failed: false,
+      stopped: false,
     }),
     layOutBegan: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'under way' }),
     laidOut: (state, { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; from: SetDocument }>): DerivedState => ({
@@ -32,9 +35,10 @@ const slice = createSlice({
     }),
     layOutStopped: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'stopped' }),
     derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true, layingOut: 'done' }),
+    derivingStopped: (state): DerivedState => ({ ...(state as DerivedState), stopped: true }),
     derivedCleared: (): DerivedState => initial,
   },
 });
 
-export const { derived, layOutBegan, laidOut, layOutStopped, derivationFailed, derivedCleared } = slice.actions;
+export const { derived, layOutBegan, laidOut, layOutStopped, derivationFailed, derivingStopped, derivedCleared } = slice.actions;
 export const derivedReducer = slice.reducer;

@@ -1,6 +1,6 @@
 // Follows the open document: pieces are derived and boards laid out whenever it has changed.
 import type { SetDocument } from '@parlor/core/set';
-import { derivationFailed, derived, derivedCleared, laidOut, layOutBegan, layOutStopped } from './derivedSlice.ts';
+import { derivationFailed, derived, derivedCleared, derivingStopped, laidOut, layOutBegan, layOutStopped } from './derivedSlice.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
 import { deriveThere, layOutThere, Stopped, stopLayOut } from './workshop.ts';
@@ -32,7 +32,7 @@ const deriveNewest = onNewest(
   async (from, dispatch) => {
     dispatch(derived({ set: await deriveThere(from), from }));
   },
-  (_, dispatch) => dispatch(derivationFailed()),
+  (problem, dispatch) => dispatch(problem instanceof Stopped ? derivingStopped() : derivationFailed()),
 );
 
 const layOutNewest = onNewest(
@@ -57,4 +57,9 @@ export const stopLayingOut = (): void => stopLayOut();
 /** Takes the laying out up again after it was stopped. */
 export const layOutAgain = (): void => {
   void layOutNewest(store.getState, store.dispatch);
+};
+
+/** Takes the working out of the pieces up again after it was stopped. */
+export const deriveAgain = (): void => {
+  void deriveNewest(store.getState, store.dispatch);
 };

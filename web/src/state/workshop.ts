@@ -74,6 +74,9 @@ export const layOutThere = async (document: SetDocument): Promise<readonly Board
 
 export const stopLayOut = cuttingRoom.stop;
 
+/** Stops deriving; what follows stays as it was. */
+export const stopDeriving = workshop.stop;
+
 /** A set that does not lie open, for its picture. */
 export const lookThere = (document: SetDocument): Promise<DerivedSet> => workshop.ask((hand) => hand.look(document));
 

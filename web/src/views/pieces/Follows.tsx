@@ -2,8 +2,8 @@ import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { Slider } from 'radix-ui';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { useAppSelector, useScale, useSet } from '../../state/index.ts';
-import { MarginNote } from '../../ui/index.ts';
+import { deriveAgain, stopDeriving, useAppSelector, useScale, useSet } from '../../state/index.ts';
+import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
 import { PartsTable } from './PartsTable.tsx';
 
 /** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
@@ -84,11 +84,25 @@ const verdict = ({ inspection, assembly }: MadePiece): string => {
   return `${assembly.parts.length} parts · ${right ? 'closes exactly' : 'does not close'}`;
 };
 
+/** A large set takes a moment when it is opened. */
+const WorkingItOut = () => {
+  const stopped = useAppSelector((state) => state.derived.stopped);
+  const long = useLong(!stopped);
+  if (stopped)
+    return (
+      <p className="flex flex-wrap items-center gap-3">
+        Stopped before it was worked out.
+        <Button onClick={deriveAgain}>Work it out</Button>
+      </p>
+    );
+  return long ? <Patience what="working out the set" onStop={stopDeriving} /> : <p className="font-hand text-graphite">working it out …</p>;
+};
+
 /** What follows from a piece: its doll-size self, its parts, and the notes in the margin. */
 export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined }) => {
   const { doll } = useSet();
   const scale = useScale();
-  if (!piece) return <p className="font-hand text-graphite">working it out …</p>;
+  if (!piece) return <WorkingItOut />;
   const { made, findings } = piece;
   return (
     <div className="flex flex-col h-full">
