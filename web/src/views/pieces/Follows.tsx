@@ -1,83 +1,9 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
-import { Slider } from 'radix-ui';
-import { lazy, Suspense, useEffect, useState } from 'react';
 import { deriveAgain, stopDeriving, useAppSelector, useScale, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
+import { ModelStage } from './ModelStage.tsx';
 import { PartsTable } from './PartsTable.tsx';
-
-/** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
-let unhurried = false;
-const useUnhurried = (): boolean => {
-  const [ready, setReady] = useState(unhurried);
-  useEffect(() => {
-    const go = () => {
-      unhurried = true;
-      setReady(true);
-    };
-    if (typeof requestIdleCallback === 'undefined') {
-      const timer = setTimeout(go, 300);
-      return () => clearTimeout(timer);
-    }
-    const asked = requestIdleCallback(go, { timeout: 2000 });
-    return () => cancelIdleCallback(asked);
-  }, []);
-  return ready;
-};
-
-/** Whether this browser draws in three dimensions at all; asked once, before the model is fetched. */
-let drawsInThree: boolean | undefined;
-const canDraw = (): boolean => {
-  drawsInThree ??= document.createElement('canvas').getContext('webgl2') !== null;
-  return drawsInThree;
-};
-
-const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
-
-const ApartSlider = ({ apart, onChange }: { readonly apart: number; readonly onChange: (apart: number) => void }) => (
-  <div className="absolute right-0 top-2 bottom-2 w-11 flex flex-col items-center gap-1 text-small text-graphite">
-    <span aria-hidden="true">apart</span>
-    <Slider.Root
-      orientation="vertical"
-      min={0}
-      max={1}
-      step={0.05}
-      value={[apart]}
-      onValueChange={([value]) => onChange(value ?? 0)}
-      className="relative flex flex-col items-center flex-1 w-11 touch-none cursor-pointer"
-    >
-      <Slider.Track className="relative flex-1 w-1 bg-tab rounded-full">
-        <Slider.Range className="absolute w-full bg-moss rounded-full" />
-      </Slider.Track>
-      <Slider.Thumb aria-label="Pull the parts apart" className="block size-6 rounded-full bg-leaf border-2 border-moss" />
-    </Slider.Root>
-    <span aria-hidden="true">whole</span>
-  </div>
-);
-
-const Model = ({ piece, made }: { readonly piece: DerivedPiece; readonly made: MadePiece }) => {
-  const { doll } = useSet();
-  const [apart, setApart] = useState(0);
-  const { tag, night } = useAppSelector((state) => state.desk);
-  const ready = useUnhurried();
-  const building = <p className="p-6 font-hand text-graphite">building it …</p>;
-  if (ready && !canDraw())
-    return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
-  return (
-    <div className="relative h-80 shrink-0">
-      <Suspense fallback={building}>
-        <div className="absolute inset-0 right-12">
-          {ready ? (
-            <Model3D made={made} name={piece.name} dollHeightUm={doll.height} apart={apart} tag={tag} key={String(night)} />
-          ) : (
-            building
-          )}
-        </div>
-      </Suspense>
-      <ApartSlider apart={apart} onChange={setApart} />
-    </div>
-  );
-};
 
 const verdict = ({ inspection, assembly }: MadePiece): string => {
   const right = inspection.closes && inspection.clearIsFree && inspection.interference.length === 0 && inspection.loose.length === 0;
@@ -119,7 +45,7 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           </p>
         )}
       </header>
-      {made && <Model piece={piece} made={made} />}
+      {made && <ModelStage piece={piece} made={made} />}
       <div className="@container">
         <div className="grid @min-[31rem]:grid-cols-[minmax(0,1fr)_11.6rem] gap-5 mt-2 items-start pb-4">
           {made ? (

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { buildModel, type Colours, dispose, light, type Model, pullApart } from './modelScene.ts';
+import { NoModel } from './NoModel.tsx';
 
 type Props = {
   readonly made: MadePiece;
@@ -102,8 +103,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag }: Props) => {
     light(current.model, tag, coloursNow());
     draw(current);
   }, [apart, tag]);
-  if (failed)
-    return <p className="p-6 font-hand text-graphite">This browser cannot draw in three dimensions; the parts stand in the table below.</p>;
+  if (failed) return <NoModel />;
   return (
     <canvas
       ref={canvas}
