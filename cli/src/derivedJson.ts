@@ -13,7 +13,7 @@ const pieceJson = ({ id, name, made }: DerivedSet['pieces'][number]) => ({
     id: part.id,
     tag: made?.tags[index] ?? '',
     name: part.name,
-    stock: part.board,
+    stock: part.stock,
     thicknessUm: part.thickness,
     outline: part.region.outline.map(pair),
     holes: part.region.holes.map((hole) => hole.map(pair)),

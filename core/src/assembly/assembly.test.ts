@@ -3,8 +3,9 @@ import Module, { type ManifoldToplevel } from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { seededRandom } from '../kit/index.ts';
 import { scaleFromRatio } from '../measure/index.ts';
-import { buildCasework } from '../piece/index.ts';
-import { boardOf, pieces } from '../piece/randomPieces.testing.ts';
+import { pieces } from '../piece/casework/randomPieces.testing.ts';
+import { buildPiece, type Piece } from '../piece/index.ts';
+import { boardOf } from '../piece/randomDecisions.testing.ts';
 import { normalOf, type Point, type Ring, rectRing, regionArea, toSpace } from '../shape/index.ts';
 import { findContacts, findInterference, guidesOf, inspect, type Part } from './index.ts';
 
@@ -27,13 +28,19 @@ const part = (outline: Ring, thickness: number, pose: Part['pose'], holes: reado
   id: 'x',
   role: 'shelf',
   name: 'x',
-  board: 'white',
+  stuff: 'board',
+  stock: 'white',
   thickness,
   region: { outline, holes },
   pose,
   grain: 'any',
   held: 'glue',
+  length: null,
+  centres: [],
 });
+
+const sixth = (piece: Piece, thickness: number) =>
+  buildPiece(piece, { scale: scaleFromRatio(6), body: scaleFromRatio(6), boards: [boardOf(thickness)] });
 
 const FLAT = { u: [1, 0, 0], v: [0, 1, 0] } as const;
 const UPRIGHT = { u: [0, 0, -1], v: [0, 1, 0] } as const;
@@ -44,7 +51,7 @@ describe('the truth test', () => {
     let checked = 0;
     fc.assert(
       fc.property(pieces(2), (piece) => {
-        const built = buildCasework(piece, scaleFromRatio(6), [boardOf(4_800)]);
+        const built = sixth(piece, 4_800);
         if (!built.ok || built.value.assembly.parts.length > 60) return;
         const solids = built.value.assembly.parts.map(solidOf);
         const apart = built.value.assembly.parts.reduce((sum, { region, thickness }) => sum + (regionArea(region) * thickness) / 1e9, 0);
@@ -104,6 +111,7 @@ describe('the truth test', () => {
         parts: [floor, wall(5_001)],
         outside: { min: [0, 0, 0], max: [50_000, 45_001, 50_000] },
         clear: { min: [0, 0, 0], max: [0, 0, 0] },
+        motions: [],
       }),
     ).toMatchObject({ loose: [0, 1], closes: true });
   });
@@ -143,7 +151,7 @@ describe('the truth test', () => {
   it('contacts lie on both parts they join', () => {
     fc.assert(
       fc.property(pieces(2), (piece) => {
-        const built = buildCasework(piece, scaleFromRatio(6), [boardOf(5_000)]);
+        const built = sixth(piece, 5_000);
         if (!built.ok) return;
         const { parts } = built.value.assembly;
         const corners = parts.map(({ region, thickness, pose }) =>

@@ -1,12 +1,14 @@
 // µm, doll size. Faces that lie in one plane, look at each other and overlap, touch.
 import {
   add,
+  bounds,
   cross,
   dot,
   intersection,
   normalOf,
   type Point,
   type Pose,
+  type Rect,
   type Region,
   type Ring,
   ringArea,
@@ -30,7 +32,7 @@ export type Contact = {
   readonly area: number;
 };
 
-type Face = { readonly part: number; readonly name: FaceName; readonly looks: 1 | -1; readonly region: Region };
+type Face = { readonly part: number; readonly name: FaceName; readonly looks: 1 | -1; readonly region: Region; readonly box: Rect };
 type Plane = { readonly basis: Pose; readonly faces: Face[] };
 
 /** Unit normals and offsets are rounded once, so that faces born from different sums still meet in one bucket. */
@@ -57,19 +59,20 @@ const flatten = (basis: Pose, points: readonly Vec3[]): Ring =>
 
 type RawFace = { readonly name: FaceName; readonly normal: Vec3; readonly rings: readonly (readonly Vec3[])[] };
 
+/** A slanted edge shorter than this, of an outline with many corners, is a facet of a curve: it meets other parts along a line, and nothing is glued to it. */
+const FACET = 5_000;
+
 const edgeFaces = (part: Part, ring: Ring): readonly RawFace[] =>
-  ring.map((from, index): RawFace => {
+  ring.flatMap((from, index): readonly RawFace[] => {
     const to = ring[(index + 1) % ring.length] as Point;
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+    if (ring.length > 12 && length < FACET && from[0] !== to[0] && from[1] !== to[1]) return [];
     // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
     const [outX, outY] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
     const normal = add(scaled(part.pose.u, outX), scaled(part.pose.v, outY));
     const { thickness, pose } = part;
-    return {
-      name: 'edge',
-      normal,
-      rings: [[toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)]],
-    };
+    const outline = [toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)];
+    return [{ name: 'edge', normal, rings: [outline] }];
   });
 
 const facesOf = (part: Part): readonly RawFace[] => {
@@ -84,28 +87,70 @@ const facesOf = (part: Part): readonly RawFace[] => {
   ];
 };
 
+/** Slanted faces are born from rounded outlines: they lie in one plane when their directions agree to a ten-thousandth and their
+ *  corners to a hundredth of a millimetre. */
+const SAME_DIRECTION = 1e-4;
+const SAME_PLANE = 12;
+
+type Found = { readonly planes: Map<string, Plane>; readonly slanted: Map<string, Plane[]> };
+
+const AXES = new Set(['1 0 0', '0 1 0', '0 0 1']);
+
+const coarse = (normal: Vec3): string => normal.map((value) => Math.round(value * 20)).join(' ');
+
+const slantedPlane = (found: Found, normal: Vec3, corner: Vec3): Plane => {
+  const near = [-1, 0, 1].flatMap((dx) =>
+    [-1, 0, 1].flatMap((dy) =>
+      [-1, 0, 1].flatMap((dz) => {
+        const [x, y, z] = normal.map((value) => Math.round(value * 20)) as [number, number, number];
+        return found.slanted.get(`${x + dx} ${y + dy} ${z + dz}`) ?? [];
+      }),
+    ),
+  );
+  const known = near.find(({ basis }) => {
+    const other = normalOf(basis);
+    const apart = Math.hypot(other[0] - normal[0], other[1] - normal[1], other[2] - normal[2]);
+    return apart < SAME_DIRECTION && Math.abs(dot(other, add(corner, scaled(basis.origin, -1)))) < SAME_PLANE;
+  });
+  if (known) return known;
+  const plane: Plane = { basis: basisOf(normal, dot(normal, corner)), faces: [] };
+  const key = coarse(normal);
+  found.slanted.set(key, [...(found.slanted.get(key) ?? []), plane]);
+  return plane;
+};
+
+const squarePlane = (found: Found, direction: string, normal: Vec3, corner: Vec3): Plane => {
+  const offset = Math.round(dot(normal, corner));
+  const key = `${direction} ${offset}`;
+  const plane = found.planes.get(key) ?? { basis: basisOf(normal, offset), faces: [] };
+  found.planes.set(key, plane);
+  return plane;
+};
+
 const planesOf = (parts: readonly Part[]): Iterable<Plane> => {
-  const planes = new Map<string, Plane>();
+  const found: Found = { planes: new Map(), slanted: new Map() };
   for (const [index, part] of parts.entries()) {
     for (const face of facesOf(part)) {
       const { normal, looks } = unsigned(rounded(face.normal));
-      const offset = Math.round(dot(normal, face.rings[0]?.[0] ?? [0, 0, 0]));
-      const key = `${normal.join(' ')} ${offset}`;
-      const plane = planes.get(key) ?? { basis: basisOf(normal, offset), faces: [] };
-      planes.set(key, plane);
+      const direction = normal.join(' ');
+      const square = AXES.has(direction);
+      const corner = face.rings[0]?.[0] ?? [0, 0, 0];
+      const plane = square ? squarePlane(found, direction, normal, corner) : slantedPlane(found, normal, corner);
       const [outline = [], ...holes] = face.rings.map((ring) => flatten(plane.basis, ring));
-      plane.faces.push({ part: index, name: face.name, looks, region: { outline, holes } });
+      plane.faces.push({ part: index, name: face.name, looks, region: { outline, holes }, box: bounds(outline) });
     }
   }
-  return planes.values();
+  return [...found.planes.values(), ...[...found.slanted.values()].flat()];
 };
+
+const rectsMeet = (a: Rect, b: Rect): boolean => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1;
 
 const contactsIn = (plane: Plane): readonly Contact[] => {
   const towards = plane.faces.filter((face) => face.looks === 1);
   const away = plane.faces.filter((face) => face.looks === -1);
   return towards.flatMap((one) =>
     away.flatMap((other) =>
-      one.part === other.part
+      one.part === other.part || !rectsMeet(one.box, other.box)
         ? []
         : intersection(one.region, other.region).map((ring): Contact => {
             const [first, second] = one.part < other.part ? [one, other] : [other, one];

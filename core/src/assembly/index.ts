@@ -2,4 +2,18 @@ export { type Contact, type FaceName, findContacts } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { findInterference, type Interference } from './interference.ts';
-export { type Assembly, axisOf, type Box, boxOf, isSquare, type Part, type Role } from './part.ts';
+export { edgeClearance, type Hinge, type Motion, pinClearance, type Stopped, stoppedMotions } from './motion.ts';
+export { type Order, type OrderStep, orderOf } from './order.ts';
+export {
+  type Assembly,
+  around,
+  axisOf,
+  type Box,
+  boxOf,
+  isSquare,
+  type Part,
+  ROLES,
+  type Role,
+  type Stuff,
+  standsOut as standsOutOf,
+} from './part.ts';

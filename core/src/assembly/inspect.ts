@@ -1,7 +1,8 @@
-import type { Vec3 } from '../shape/index.ts';
 import { type Contact, findContacts } from './contacts.ts';
 import { findInterference, type Interference } from './interference.ts';
-import { type Assembly, type Box, boxOf, type Part } from './part.ts';
+import { type Stopped, stoppedMotions } from './motion.ts';
+import { type Order, orderOf } from './order.ts';
+import { type Assembly, around, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
 
 /** What the truth test says of an assembly. Everything empty and both flags true: it is right. */
 export type Inspection = {
@@ -13,33 +14,37 @@ export type Inspection = {
   readonly clearIsFree: boolean;
   /** Parts, by index, that nothing holds: no contact, and no hinge. */
   readonly loose: readonly number[];
+  /** Doors, drawers and trays that cannot move as they should. */
+  readonly stopped: readonly Stopped[];
+  /** An order in which the parts go on, or why there is none. */
+  readonly order: Order;
 };
 
 const sameBox = (a: Box, b: Box): boolean => [0, 1, 2].every((axis) => a.min[axis] === b.min[axis] && a.max[axis] === b.max[axis]);
 
-const around = (boxes: readonly Box[]): Box => ({
-  min: [0, 1, 2].map((axis) => Math.min(...boxes.map((box) => box.min[axis] as number))) as unknown as Vec3,
-  max: [0, 1, 2].map((axis) => Math.max(...boxes.map((box) => box.max[axis] as number))) as unknown as Vec3,
-});
+const CARCASS: ReadonlySet<Role> = new Set(['side', 'last side', 'top', 'bottom', 'back', 'lining']);
 
-const stands = (part: Part): boolean => part.role === 'side' || part.role === 'top' || part.role === 'bottom' || part.role === 'back';
+const stands = (part: Part): boolean => CARCASS.has(part.role);
 
 const intrudes = (box: Box, clear: Box): boolean =>
   [0, 1, 2].every(
     (axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number),
   );
 
-/** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts. */
+/** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts, what moves, and in
+ *  which order it goes together. */
 export const inspect = (assembly: Assembly): Inspection => {
   const { parts } = assembly;
   const boxes = parts.map(boxOf);
   const contacts = findContacts(parts);
   const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
   return {
-    interference: findInterference(parts),
+    interference: findInterference(parts, boxes),
     contacts,
-    closes: parts.length > 0 && sameBox(around(boxes), assembly.outside),
+    closes: parts.length > 0 && sameBox(around(boxes.filter((_, index) => !standsOut(parts[index] as Part))), assembly.outside),
     clearIsFree: parts.every((part, index) => !stands(part) || !intrudes(boxes[index] as Box, assembly.clear)),
     loose: parts.flatMap((part, index) => (part.held === 'glue' && !touched.has(index) ? [index] : [])),
+    stopped: stoppedMotions(parts, assembly.motions, boxes),
+    order: orderOf(parts, contacts, boxes),
   };
 };

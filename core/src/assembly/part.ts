@@ -1,23 +1,62 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { normalOf, type Pose, type Region, toSpace, type Vec3 } from '../shape/index.ts';
+import { normalOf, type Pose, type Region, type Vec3 } from '../shape/index.ts';
+import type { Motion } from './motion.ts';
 
-/** What a part is in its piece; words for people come from it and `where`. */
-export type Role = 'side' | 'top' | 'bottom' | 'back' | 'divider' | 'shelf' | 'door' | 'plinth';
+/** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
+ *  fronts before that side, doors and what sits on them last. */
+export const ROLES = [
+  'bottom',
+  'back',
+  'side',
+  'post',
+  'top',
+  'rail',
+  'lining',
+  'divider',
+  'shelf',
+  'slide',
+  'light',
+  'found',
+  'front',
+  'last side',
+  'plinth',
+  'foot',
+  'panel',
+  'slat',
+  'worktop',
+  'frame',
+  'tray',
+  'rack',
+  'door',
+  'glass',
+  'border',
+  'fitting',
+] as const;
+export type Role = (typeof ROLES)[number];
 
-/** A board part: a plane region, extruded by its thickness along u × v. The face at full thickness is the one its
- *  template shows. */
+/** What a part is made of: board or card from a sheet, a stick, clear sheet, wire, or something found that is not cut at all. */
+export type Stuff = 'board' | 'stick' | 'clear' | 'wire' | 'found';
+
+/** A part: a plane region, extruded by its thickness along u × v. The face at full thickness is the one its template shows. A stick
+ *  is the region of its broad face, or of its section when it is round; bent wire is the region of its bend. */
 export type Part = {
   readonly id: string;
   readonly role: Role;
   readonly name: string;
-  readonly board: string;
+  readonly stuff: Stuff;
+  /** The board's id, or the name of the stick, sheet, wire or found thing. */
+  readonly stock: string;
   readonly thickness: number;
   readonly region: Region;
   readonly pose: Pose;
   /** Which way the board's grain should run: along the region's x, its y, or either. */
   readonly grain: 'x' | 'y' | 'any';
-  /** Glued where it touches; a hinged part only rests there and is held by its hinge. */
-  readonly held: 'glue' | 'hinge';
+  /** Glued where it touches; a hinged part is held by its hinge, a sliding one only lies there. */
+  readonly held: 'glue' | 'hinge' | 'slides';
+  /** Length to cut of a stick or of a wire before it is bent; null for what is cut from a sheet. */
+  readonly length: number | null;
+  /** Centres of holes that are drilled or pierced, in the region's plane. */
+  readonly centres: readonly (readonly [x: number, y: number])[];
 };
 
 /** A box in space, by its least and greatest corner. */
@@ -26,25 +65,33 @@ export type Box = { readonly min: Vec3; readonly max: Vec3 };
 /** A piece put together: its parts and what was promised about it. */
 export type Assembly = {
   readonly parts: readonly Part[];
-  /** The box that the parts must fill to the micrometre. */
+  /** The box that the parts must fill to the micrometre; knobs, grips and discs stand out beyond it. */
   readonly outside: Box;
   /** The clear space that the carcass must leave free. */
   readonly clear: Box;
+  /** What turns or slides once it is built. */
+  readonly motions: readonly Motion[];
 };
+
+/** Parts that stand out beyond the stated size: knobs, grips, burners. */
+export const standsOut = (part: Part): boolean => part.role === 'fitting';
 
 /** The box round a part. */
 export const boxOf = (part: Part): Box => {
-  const [min, max]: [number[], number[]] = [
-    [Infinity, Infinity, Infinity],
-    [-Infinity, -Infinity, -Infinity],
-  ];
-  for (const point of part.region.outline) {
-    for (const height of [0, part.thickness]) {
-      toSpace(part.pose, point, height).forEach((value, axis) => {
-        min[axis] = Math.min(min[axis] as number, value);
-        max[axis] = Math.max(max[axis] as number, value);
-      });
+  const { origin, u, v } = part.pose;
+  const n = normalOf(part.pose);
+  const [min, max]: [number[], number[]] = [[], []];
+  for (let axis = 0; axis < 3; axis += 1) {
+    let [low, high] = [Infinity, -Infinity];
+    const [o, a, b] = [origin[axis] as number, u[axis] as number, v[axis] as number];
+    for (const [x, y] of part.region.outline) {
+      const value = o + a * x + b * y;
+      if (value < low) low = value;
+      if (value > high) high = value;
     }
+    const through = (n[axis] as number) * part.thickness;
+    min.push(low + Math.min(0, through));
+    max.push(high + Math.max(0, through));
   }
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
 };
@@ -58,3 +105,9 @@ export const axisOf = (vector: Vec3): 0 | 1 | 2 | undefined => {
 
 /** True when the part's plane stands square to the axes, so that its solid is bounded by upright planes or edges. */
 export const isSquare = (part: Part): boolean => axisOf(part.pose.u) !== undefined && axisOf(normalOf(part.pose)) !== undefined;
+
+/** The box round several boxes. */
+export const around = (boxes: readonly Box[]): Box => ({
+  min: [0, 1, 2].map((axis) => Math.min(...boxes.map((box) => box.min[axis] as number))) as unknown as Vec3,
+  max: [0, 1, 2].map((axis) => Math.max(...boxes.map((box) => box.max[axis] as number))) as unknown as Vec3,
+});

@@ -1,15 +1,19 @@
 // µm, doll size.
-import type { Part } from '../assembly/index.ts';
+import type { Part, Stuff } from '../assembly/index.ts';
 import { bounds, type Region, type Ring } from '../shape/index.ts';
 import { outlineKey, snapper } from './outlineKey.ts';
 
-/** Identical parts of one piece: same board, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
+/** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
  *  such as 2B; the outline is the first part's. */
 export type CutGroup = {
   readonly tag: string;
   readonly name: string;
-  readonly board: string;
+  readonly stuff: Stuff;
+  /** The board's id, or the name of the stick, sheet, wire or found thing. */
+  readonly stock: string;
   readonly thickness: number;
+  /** Length to cut of sticks and wire; null for what is cut from a sheet. */
+  readonly length: number | null;
   /** Across and along as the part is drawn; with grain, along is the grain's way. */
   readonly width: number;
   readonly height: number;
@@ -38,10 +42,11 @@ const asCut = (part: Part, grained: boolean): Region => {
   return { outline: turn(part.region.outline), holes: part.region.holes.map(turn) };
 };
 
-/** Groups a piece's parts by board and congruent outline, in the order in which they first occur.
+/** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
-  const regions = parts.map((part) => asCut(part, isGrained(part.board)));
+  const grained = (part: Part): boolean => part.stuff === 'board' && isGrained(part.stock);
+  const regions = parts.map((part) => asCut(part, grained(part)));
   const snap = snapper(regions.flatMap(({ outline, holes }) => [outline, ...holes].flat(2)));
   const snapped = ({ outline, holes }: Region): Region => {
     const each = (ring: Ring): Ring => ring.map(([x, y]) => [snap(x), snap(y)] as const);
@@ -49,7 +54,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
   };
   const groups = new Map<string, number[]>();
   parts.forEach((part, index) => {
-    const key = `${part.board} ${part.thickness} ${outlineKey(snapped(regions[index] as Region), isGrained(part.board))}`;
+    const key = `${part.stuff} ${part.stock} ${part.thickness} ${outlineKey(snapped(regions[index] as Region), grained(part))}`;
     groups.set(key, [...(groups.get(key) ?? []), index]);
   });
   return [...groups.values()].map((members, index): CutGroup => {
@@ -59,12 +64,14 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     return {
       tag: `${mark}${letters(index)}`,
       name: named(members.map((member) => (parts[member] as Part).name)),
-      board: first.board,
+      stuff: first.stuff,
+      stock: first.stock,
       thickness: first.thickness,
+      length: first.length,
       width: x1,
       height: y1,
       region,
-      grained: isGrained(first.board),
+      grained: grained(first),
       parts: members,
     };
   });

@@ -53,6 +53,9 @@ export const dollSchema: z.ZodType<Doll> = z.strictObject({
 export const scaleOf = (doll: Doll): Scale =>
   doll.scale.by === 'ratio' ? scaleFromRatio(doll.scale.ratio) : { doll: doll.height, real: doll.stature };
 
+/** The doll's own scale: her height to the stature of whom she stands for, whatever the set's is. */
+export const ownScale = (doll: Doll): Scale => ({ doll: doll.height, real: doll.stature });
+
 /** The usual ratio nearest to the doll's own, by proportion. */
 export const nearestRatio = (doll: Doll): number => {
   const own = doll.stature / doll.height;

@@ -1,2 +1,2 @@
-export { type Doll, dollSchema, nearestRatio, STATURES, scaleOf } from './doll.ts';
+export { type Doll, dollSchema, nearestRatio, ownScale, STATURES, scaleOf } from './doll.ts';
 export { BODY, figureOutline } from './figure.ts';

@@ -10,5 +10,6 @@ export {
 } from './formatLength.ts';
 export { type DollUm, dollUm, type RealUm, realUm, UM, type Um, type UnitName } from './length.ts';
 export { dollField, realField } from './lengthField.ts';
+export { dollOf, inWorld, isDollSize, type Measure, measureField, realOf } from './measure.ts';
 export { explainLength, type LengthError, parseLength } from './parseLength.ts';
 export { type Scale, scaleFromRatio, timesSmaller, toDoll, toReal, USUAL_RATIOS } from './scale.ts';

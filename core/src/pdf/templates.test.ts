@@ -182,6 +182,8 @@ describe('making up pages', () => {
         quantity: 1,
         region: { outline: rectRing(0, 0, size, size), holes: [] },
         guides: [],
+        centres: [],
+        scores: [],
         grain: null,
       };
       const made = impose([template], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');

@@ -1,19 +1,30 @@
-export type { Bay, BayProblem } from './bays.ts';
-export { type Built, boardFor, buildCasework, type PieceProblem } from './buildCasework.ts';
-export { BOARD_ROLES, type BoardRole, type Casework, caseworkSchema, partsAbout } from './casework.ts';
+export type { Bed } from './bed/bed.ts';
+export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
+  CELL_WORDS,
   type Cell,
   type CellPath,
   cellAt,
   cellsOf,
+  childrenOf,
   type DoorCell,
+  type Fit,
   MOST_SHELVES,
   MOST_SLOTS,
+  newCell,
   OPEN,
   type ShelvesCell,
   type Size,
   type SplitCell,
   withCellAt,
-} from './cell.ts';
-export { PRESETS, type Preset } from './presets.ts';
-export { share } from './share.ts';
+} from './casework/cell.ts';
+export { CELL_FIELDS } from './casework/fields.ts';
+export { buildPiece, FAMILIES, type Family, type FamilyName, familyOf, fromPreset, type Piece, PRESETS } from './families.ts';
+export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
+export type { Built, BuiltBay as Bay } from './kit/built.ts';
+export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
+export { boardFor, layersFor, type Means, type Sheeting } from './kit/means.ts';
+export type { Space } from './kit/panels.ts';
+export type { Preset } from './kit/preset.ts';
+export type { PieceProblem } from './kit/problem.ts';
+export type { Table } from './table/table.ts';

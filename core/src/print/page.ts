@@ -2,7 +2,7 @@
 import type { Point, Ring } from '../shape/index.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
-export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map';
+export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map' | 'score' | 'glue' | 'centre';
 
 export type LineMark = { readonly kind: 'line'; readonly style: LineStyle; readonly points: Ring; readonly closed: boolean };
 
@@ -31,6 +31,9 @@ export const LINE_STYLES: Readonly<
   join: { weight: 150, dash: [3500, 900, 500, 900], colour: '#b0435a' },
   bar: { weight: 200, dash: [], colour: '#6b6278' },
   map: { weight: 120, dash: [], colour: '#6b6278' },
+  score: { weight: 200, dash: [1400, 1400], colour: '#b0435a' },
+  glue: { weight: 90, dash: [300, 500], colour: '#55753f' },
+  centre: { weight: 150, dash: [], colour: '#2b2440' },
 };
 
 export const line = (style: LineStyle, points: Ring, closed = false): LineMark => ({ kind: 'line', style, points, closed });

@@ -1,6 +1,7 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { fitText, line, type Mark, textWidth } from './page.ts';
+import { clipped } from './place.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
 export type Template = {
@@ -11,6 +12,10 @@ export type Template = {
   readonly quantity: number;
   readonly region: Region;
   readonly guides: readonly { readonly face: 'front' | 'back'; readonly outline: Ring; readonly tag: string }[];
+  /** Centres of holes and pins. */
+  readonly centres: readonly Point[];
+  /** Lines to score and fold along, each by its two ends. */
+  readonly scores: readonly (readonly [Point, Point])[];
   /** Which way grain runs on the template, when the board has one. */
   readonly grain: 'x' | 'y' | null;
 };
@@ -113,15 +118,53 @@ const centreOf = (ring: Ring): Point => {
   return [(x0 + x1) / 2, (y0 + y1) / 2];
 };
 
+const HATCH = 3_000;
+
+/** A light hatch where glue goes, along the falling diagonal. */
+const hatch = (ring: Ring): readonly Mark[] => {
+  const box = bounds(ring);
+  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
+  if (Math.min(width, height) < 1_000) return [];
+  const count = Math.floor((width + height) / HATCH);
+  const lines = Array.from({ length: count }, (_, index) => {
+    const at = (index + 0.5) * HATCH;
+    return line('glue', [
+      [box.x0 + at, box.y0],
+      [box.x0 + at - height, box.y1],
+    ]);
+  });
+  return clipped(lines, box);
+};
+
+const CROSS = 1_500;
+
+/** A small cross where a point of the compass or the drill goes. */
+const centreMarks = ({ centres }: Template): readonly Mark[] =>
+  centres.flatMap(([x, y]) => [
+    line('centre', [
+      [x - CROSS, y],
+      [x + CROSS, y],
+    ]),
+    line('centre', [
+      [x, y - CROSS],
+      [x, y + CROSS],
+    ]),
+  ]);
+
 const guideMarks = (template: Template): readonly Mark[] =>
   template.guides.flatMap(({ face, outline, tag }): Mark[] => {
     const { x0, y0, x1, y1 } = bounds(outline);
     const thin = Math.min(x1 - x0, y1 - y0);
     const size = Math.min(2_600, thin * 0.7);
     const drawn = line(face === 'front' ? 'guide' : 'guide-behind', outline, true);
-    if (size < LEAST_SIZE) return [drawn];
+    const glue = face === 'front' ? hatch(outline) : [];
+    if (size < LEAST_SIZE) return [drawn, ...glue];
     const text = face === 'front' ? tag : `(${tag})`;
-    return [drawn, { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 }];
+    return [
+      drawn,
+      ...glue,
+      { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 },
+    ];
   });
 
 /** A template's size, and all that is drawn on it. */
@@ -140,6 +183,8 @@ export const drawTemplate = (template: Template): { readonly width: number; read
       ...guideMarks(template),
       line('cut', template.region.outline, true),
       ...template.region.holes.map((hole) => line('cut', hole, true)),
+      ...template.scores.map((ends) => line('score', ends)),
+      ...centreMarks(template),
       ...(narrow ? strip(template, field) : block(template, field)),
       ...grainMarks(template, width, height),
     ],

@@ -11,7 +11,7 @@ export type BoardLayout = { readonly key: string; readonly board: string; readon
 const itemsFor = (derived: DerivedSet, board: Board): readonly CutItem[] =>
   derived.pieces.flatMap(({ made }) =>
     (made?.assembly.parts ?? [])
-      .filter((part) => part.board === board.id)
+      .filter((part) => part.stuff === 'board' && part.stock === board.id)
       .map((part): CutItem => {
         const { x0, y0, x1, y1 } = bounds(part.region.outline);
         const free = board.grain === 'none' || part.grain === 'any';

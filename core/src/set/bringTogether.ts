@@ -1,5 +1,4 @@
 // Two versions of a set that were made from one: what each hand did, and one document again.
-import { BOARD_ROLES } from '../piece/index.ts';
 import type { Board } from '../stock/index.ts';
 import { type Difference, differences, partKey, type SetPart } from './differences.ts';
 import type { Piece, SetDocument } from './document.ts';
@@ -59,7 +58,7 @@ const withOwnMarks = (pieces: readonly Piece[]): readonly Piece[] => {
 /** Boards that pieces are cut from, but that were left out with the hand not chosen, come along. */
 const withNeededBoards = (boards: readonly Board[], pieces: readonly Piece[], known: readonly Board[]): readonly Board[] => {
   const here = new Set(boards.map(({ id }) => id));
-  const needed = new Set(pieces.flatMap((piece) => BOARD_ROLES.flatMap((role) => piece.boards[role] ?? [])));
+  const needed = new Set(pieces.flatMap((piece) => Object.values<string | null>(piece.boards).flatMap((id) => id ?? [])));
   const missing = [...needed].filter((id) => !here.has(id));
   return [...boards, ...missing.flatMap((id) => known.find((board) => board.id === id) ?? [])];
 };

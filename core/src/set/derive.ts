@@ -1,10 +1,10 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
 import { type Assembly, type Guide, guidesOf, type Inspection, inspect } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
-import { scaleOf } from '../doll/index.ts';
+import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
-import { type Bay, buildCasework, type PieceProblem } from '../piece/index.ts';
-import { type Board, thicknessOf } from '../stock/index.ts';
+import { type Bay, buildPiece, type Means, type PieceProblem } from '../piece/index.ts';
+import { thicknessOf } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { findingsOf, problemFinding } from './findings.ts';
@@ -32,10 +32,12 @@ export type MadePiece = {
 
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
-const keyOf = (piece: Piece, scale: Scale, boards: readonly Board[], trim: number): string =>
+/** What the means come to, as text: only a piece that follows the doll's body depends on her own scale. */
+const keyOf = (piece: Piece, { scale, body, boards }: Means, trim: number): string =>
   JSON.stringify([
     piece,
     scale.doll / scale.real,
+    piece.school === 'strict' ? 0 : body.doll / body.real,
     boards.map((board) => [board.id, board.name, thicknessOf(board), board.grain, board.sheets]),
     trim,
   ]);
@@ -46,9 +48,10 @@ const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] =
   return tags;
 };
 
-const derivePiece = (key: string, piece: Piece, scale: Scale, boards: readonly Board[], trim: number): DerivedPiece => {
+const derivePiece = (key: string, piece: Piece, means: Means, trim: number): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
-  const built = buildCasework(piece, scale, boards);
+  const { boards } = means;
+  const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
   const { assembly, bays } = built.value;
   const inspection = inspect(assembly);
@@ -61,7 +64,7 @@ const derivePiece = (key: string, piece: Piece, scale: Scale, boards: readonly B
     tags: tagsOf(groups, assembly.parts.length),
     guides: guidesOf(assembly.parts, inspection.contacts),
   };
-  return { ...named, made, problem: null, findings: findingsOf({ piece, scale, boards, trim, built: built.value, inspection, groups }) };
+  return { ...named, made, problem: null, findings: findingsOf({ piece, means, trim, built: built.value, inspection, groups }) };
 };
 
 /** Derives a set from its document.
@@ -69,10 +72,11 @@ const derivePiece = (key: string, piece: Piece, scale: Scale, boards: readonly B
  *  changed is taken over as the very same object, so that what depends on it can be told by identity. */
 export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet => {
   const scale = scaleOf(document.doll);
+  const means: Means = { scale, body: ownScale(document.doll), boards: document.boards };
   const known = new Map(previous?.pieces.map((piece) => [piece.key, piece]));
   const pieces = document.pieces.map((piece) => {
-    const key = keyOf(piece, scale, document.boards, document.cutting.trim);
-    return known.get(key) ?? derivePiece(key, piece, scale, document.boards, document.cutting.trim);
+    const key = keyOf(piece, means, document.cutting.trim);
+    return known.get(key) ?? derivePiece(key, piece, means, document.cutting.trim);
   });
   return { scale, pieces };
 };

@@ -7,6 +7,21 @@ export type Described = { readonly title: string; readonly reason: string };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+const article = (thing: string): string => `${/^[aeiou]/.test(thing) ? 'An' : 'A'} ${thing}`;
+
+const squareMm = (squareUm: number): string => `${Number((squareUm / 1e6).toFixed(1))} mm²`;
+
+const listed = (names: readonly string[]): string =>
+  names.length > 6 ? `${names.slice(0, 5).join(', ')} and ${names.length - 5} more` : names.join(', ');
+
+const stopped = (finding: Finding & { code: 'door-stopped' }, show: (um: number) => string): Described => {
+  const { degrees, needed, has } = finding.numbers;
+  if (finding.slides) return { title: 'It does not slide out', reason: `${finding.part} runs into ${finding.by}.` };
+  const turns = degrees < 1 ? 'as soon as it moves' : `after ${degrees}°`;
+  const why = needed > has && has > 0 ? ` Its far corner swings ${show(needed)} beyond its edge; the gap is ${show(has)}.` : '';
+  return { title: 'It does not swing', reason: `${finding.part} runs into ${finding.by} ${turns}.${why}` };
+};
+
 const DIRECTIONS = { width: 'across', height: 'in height', depth: 'in depth' } as const;
 
 /** The words of a finding, sizes in the maker's units. */
@@ -35,7 +50,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'shelf-gap-too-low':
       return {
         title: 'Too low to stand there',
-        reason: `${/^[aeiou]/.test(finding.object) ? 'An' : 'A'} ${finding.object} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.`,
+        reason: `${article(finding.object)} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.`,
       };
     case 'thickness-off-scale': {
       const { board, scaled } = finding.numbers;
@@ -49,10 +64,69 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'It tips',
         reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.`,
       };
+    case 'does-not-fit':
+      return {
+        title: 'It does not fit',
+        reason: `There is no room for ${finding.what}: ${show(finding.numbers.needed)} needed, ${show(finding.numbers.available)} there, at doll size.`,
+      };
+    case 'unknown-face':
+      return {
+        title: 'No such face',
+        reason: `${capital(finding.what)} is placed by the ${finding.face}, which is not there before it or runs another way.`,
+      };
+    case 'part-too-narrow':
+      return {
+        title: 'Too narrow to cut',
+        reason: `${finding.part} is ${show(finding.numbers.width)} wide; under ${show(finding.numbers.least)}, twice its thickness, foam board crumbles. A stick does it better.`,
+      };
+    case 'shelf-too-shallow':
+      return {
+        title: 'Too shallow to stand there',
+        reason: `${article(finding.object)} needs ${show(finding.numbers.needed)} of depth at doll size; there are ${show(finding.numbers.depth)}.`,
+      };
+    case 'opening-off-bay':
+      return {
+        title: 'An opening is not over its bay',
+        reason: `A wall behind the face frame stands ${show(finding.numbers.off)} into it.`,
+      };
+    case 'door-stopped':
+      return stopped(finding, show);
+    case 'long-span':
+      return {
+        title: 'It will sag',
+        reason: `${finding.part} runs ${show(finding.numbers.span)} without support; a board of its thickness carries about ${show(finding.numbers.most)}.`,
+      };
+    case 'layers-off': {
+      const { wanted, gets, layers } = finding.numbers;
+      return {
+        title: layers === 1 ? 'One board is what it takes' : `Glued up from ${layers} boards`,
+        reason: `${capital(finding.part)}: ${showBoard(wanted)} wanted, ${showBoard(gets)} come of it, ${showBoard(Math.abs(gets - wanted))} ${gets > wanted ? 'more' : 'less'}.`,
+      };
+    }
+    case 'lamp-shut-in':
+      return {
+        title: 'The lamp cannot be reached',
+        reason: `${finding.numbers.lamps === 1 ? 'A lamp has' : `${finding.numbers.lamps} lamps have`} walls on every side: nobody can change the cell or reach the switch.`,
+      };
+    case 'little-joint':
+      return {
+        title: 'Hardly anything to glue',
+        reason: `${finding.part} touches the rest on ${squareMm(finding.numbers.area)}; less than ${squareMm(finding.numbers.least)}, a square of its thickness, holds nothing.`,
+      };
+    case 'goes-not-under':
+      return {
+        title: 'It does not go under',
+        reason: `It is ${show(finding.numbers.height)} high at doll size, and must pass under ${show(finding.numbers.under)}.`,
+      };
+    case 'no-order':
+      return {
+        title: 'It cannot be put together',
+        reason: `No order brings these to their places, each is in another's way: ${listed(finding.parts)}.`,
+      };
     case 'parts-interfere':
       return {
         title: 'Parts run into each other',
-        reason: `${finding.numbers.pairs} pairs of parts share the same space. This is a fault of the program; please tell its makers.`,
+        reason: `${finding.parts.join(' and ')} share the same space${finding.numbers.pairs > 1 ? `, and ${finding.numbers.pairs - 1} more pairs do` : ''}.`,
       };
     case 'does-not-close':
       return {
@@ -60,7 +134,13 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         reason: 'The parts do not fill the sizes that were asked for. This is a fault of the program; please tell its makers.',
       };
     case 'part-is-loose':
-      return { title: 'Nothing holds it', reason: `${finding.numbers.parts} parts touch no other part.` };
+      return {
+        title: 'Nothing holds it',
+        reason:
+          finding.numbers.parts === 1
+            ? `${finding.part} touches no other part.`
+            : `${finding.part} and ${finding.numbers.parts - 1} more touch no other part.`,
+      };
     default:
       return assertNever(finding);
   }
@@ -79,6 +159,20 @@ export const describeMend = (mend: Mend): string => {
       return `get ${mend.detail} sheets too`;
     case 'share-bays':
       return 'share the room evenly';
+    case 'deepen':
+      return 'make it deeper';
+    case 'centre-openings':
+      return 'centre the openings on the bays';
+    case 'widen-gap':
+      return `a gap of ${mend.detail} mm`;
+    case 'sit-inside':
+      return 'let it sit inside';
+    case 'move-pin':
+      return `pins ${mend.detail} mm from the edge`;
+    case 'glue-up':
+      return `glue up ${mend.detail} layers`;
+    case 'lower':
+      return 'make it lower';
     default:
       return assertNever(mend.kind);
   }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dollUm, realUm, UM } from '../measure/index.ts';
+import { type Casework, newCell } from '../piece/index.ts';
 import {
   applyEdit,
   bringTogether,
@@ -46,12 +47,12 @@ describe('what tells two versions apart', () => {
     [
       'what is held',
       change('piece-1', { hold: 'inside', corner: 'top' }),
-      'Chest: held true outside → inside, corners sides run over → top runs over',
+      'Chest: hold true outside → inside, which panel runs over sides → top',
     ],
-    ['shelves', { kind: 'put-cell', id: 'piece-2', path: [], cell: { kind: 'shelves', count: 5, holds: null } }, 'Shelf: shelves 3 → 5'],
+    ['shelves', { kind: 'put-cell', id: 'piece-2', path: [], cell: { ...newCell('shelves'), count: 5 } }, 'Shelf: shelves 3 → 5'],
     [
       'what stands in a bay',
-      { kind: 'put-cell', id: 'piece-2', path: [], cell: { kind: 'shelves', count: 3, holds: 'paperback' } },
+      { kind: 'put-cell', id: 'piece-2', path: [], cell: { ...newCell('shelves'), count: 3, holds: 'paperback' } },
       'Shelf: the bays of its front',
     ],
     ['a piece more', { kind: 'add-piece', at: 0, piece: extra }, 'Stool added'],
@@ -141,7 +142,7 @@ describe('two hands on one set', () => {
     ]);
     expect(strands[2]).toMatchObject({ mine: { words: ['depth 300 mm → 200 mm'] }, theirs: { words: ['depth 300 mm → 500 mm'] } });
     const both = bringTogether(mine, theirs, (key) => strands.find((strand) => strand.key === key)?.suggested ?? 'theirs');
-    expect(both.pieces.map(({ width, height, depth }) => [width, height, depth])).toEqual([
+    expect(both.pieces.map((piece) => piece.family === 'casework' && [piece.width, piece.height, piece.depth])).toEqual([
       [1_000_000, 1_800_000, 300_000],
       [900_000, 900_000, 300_000],
       [900_000, 1_800_000, 200_000],
@@ -150,8 +151,11 @@ describe('two hands on one set', () => {
 
   it('brings a board along that a chosen piece is cut from, and gives a doubled mark a free number', () => {
     const oak = { ...(base.boards[1] as SetDocument['boards'][number]), id: 'oak', name: 'oak' };
-    const boards = { carcass: 'oak', back: null, inner: null, door: null, plinth: null };
-    const mine = after({ kind: 'add-board', at: 2, board: oak }, { kind: 'add-piece', at: 3, piece: { ...extra, boards, mark: 4 } });
+    const boards = { ...(extra as Casework).boards, carcass: 'oak' };
+    const mine = after(
+      { kind: 'add-board', at: 2, board: oak },
+      { kind: 'add-piece', at: 3, piece: { ...(extra as Casework), boards, mark: 4 } },
+    );
     const theirs = after({ kind: 'add-piece', at: 3, piece: { ...extra, id: 'bench', name: 'Bench', mark: 4 } });
     const made = bringTogether(mine, theirs, (key) => (key === 'board oak' ? 'theirs' : 'mine'));
     expect(made.boards.map(({ id }) => id)).toEqual(['white', 'grey', 'oak']);

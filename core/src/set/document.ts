@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
-import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from '../piece/index.ts';
+import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
 import { type Board, boardSchema, type PaperName } from '../stock/index.ts';
 
 /** All that a maker decides about a set; everything else is derived from it. */
@@ -20,8 +20,7 @@ export type SetDocument = {
   readonly pieces: readonly Piece[];
 };
 
-/** A piece of a set; one family so far. */
-export type Piece = Casework;
+export type { Piece };
 
 export const MOST_PIECES = 200;
 
@@ -29,6 +28,20 @@ export const MOST_PIECES = 200;
 export const MOST_PARTS = 3_000;
 
 const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('mm'), fine: z.boolean().default(false) });
+
+type FilePiece = Omit<Piece, 'id' | 'mark'> & { readonly id?: string | undefined; readonly mark?: number | undefined };
+
+const families = Object.keys(FAMILIES) as readonly FamilyName[];
+
+/** A piece of any family; one that names none is a casework. */
+const pieceSchema = z.preprocess(
+  (value) => (typeof value === 'object' && value !== null && !('family' in value) ? { ...value, family: 'casework' } : value),
+  z.discriminatedUnion(
+    'family',
+    families.map((family) => FAMILIES[family].schema) as never,
+    `“family” must be one of ${families.join(', ')}.`,
+  ),
+) as unknown as z.ZodType<FilePiece>;
 
 const shape = z.strictObject({
   format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
@@ -55,7 +68,7 @@ const shape = z.strictObject({
       overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
     })
     .prefault({}),
-  pieces: z.array(caseworkSchema).max(MOST_PIECES).default([]),
+  pieces: z.array(pieceSchema).max(MOST_PIECES).default([]),
 });
 
 type Shape = z.output<typeof shape>;
@@ -72,11 +85,12 @@ const fillIn = (found: Shape): SetDocument => {
   const ids = new Set(found.pieces.flatMap(({ id }) => (id === undefined ? [] : [id])));
   const marks = new Set(found.pieces.flatMap(({ mark }) => (mark === undefined ? [] : [mark])));
   const pieces = found.pieces.map(
-    (piece): Piece => ({
-      ...piece,
-      id: piece.id ?? free(ids, (number) => `piece-${number}`),
-      mark: piece.mark ?? free(marks, (number) => number),
-    }),
+    (piece) =>
+      ({
+        ...piece,
+        id: piece.id ?? free(ids, (number) => `piece-${number}`),
+        mark: piece.mark ?? free(marks, (number) => number),
+      }) as Piece,
   );
   return { ...found, pieces };
 };
@@ -89,11 +103,10 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
   for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
-  const parts = found.pieces.reduce((sum, { front }) => sum + partsAbout(front), 0);
+  const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
   if (parts > MOST_PARTS) issue(['pieces'], `These pieces have about ${parts} parts; ${MOST_PARTS} are the most in one set.`);
   found.pieces.forEach((piece, index) => {
-    for (const role of BOARD_ROLES) {
-      const id = piece.boards[role];
+    for (const [role, id] of Object.entries<string | null>(piece.boards)) {
       if (id !== null && !found.boards.some((board) => board.id === id))
         issue(['pieces', index, 'boards', role], `There is no board with the id “${id}”.`);
     }

@@ -6,10 +6,13 @@ import type { Piece, SetDocument } from './document.ts';
 /** The parts of a document that are changed as wholes. */
 type Settings = Pick<SetDocument, 'name' | 'about' | 'units' | 'doll' | 'cutting' | 'printing'>;
 
+/** A change of any family's fields; which family a piece is of never changes. */
+export type PieceChange = { [F in Piece as F['family']]: Partial<Omit<F, 'id' | 'family'>> }[Piece['family']];
+
 /** Every way in which a document changes. Each can be inverted, so undo is never written by hand. */
 export type Edit =
   | { readonly kind: 'change-set'; readonly change: Partial<Settings> }
-  | { readonly kind: 'change-piece'; readonly id: string; readonly change: Partial<Omit<Piece, 'id' | 'family'>> }
+  | { readonly kind: 'change-piece'; readonly id: string; readonly change: PieceChange }
   | { readonly kind: 'put-cell'; readonly id: string; readonly path: CellPath; readonly cell: Cell }
   | { readonly kind: 'add-piece'; readonly at: number; readonly piece: Piece }
   | { readonly kind: 'remove-piece'; readonly id: string }
@@ -55,12 +58,12 @@ const onPiece = (document: SetDocument, edit: Edit & { kind: 'change-piece' | 'p
     };
   }
   if (edit.kind === 'change-piece') {
-    const pieces = replaced(document.pieces, edit.id, edit.change);
-    return { document: { ...document, pieces }, inverse: { ...edit, change: before(piece, edit.change) } };
+    const pieces = replaced(document.pieces, edit.id, edit.change as Partial<Piece>);
+    return { document: { ...document, pieces }, inverse: { ...edit, change: before(piece, edit.change as Partial<Piece>) as PieceChange } };
   }
-  const old = cellAt(piece.front, edit.path);
-  if (!old) return { document, inverse: NOTHING };
-  const pieces = replaced(document.pieces, edit.id, { front: withCellAt(piece.front, edit.path, edit.cell) });
+  const old = piece.family === 'casework' ? cellAt(piece.front, edit.path) : undefined;
+  if (piece.family !== 'casework' || !old) return { document, inverse: NOTHING };
+  const pieces = replaced(document.pieces, edit.id, { front: withCellAt(piece.front, edit.path, edit.cell) } as Partial<Piece>);
   return { document: { ...document, pieces }, inverse: { ...edit, cell: old } };
 };
 

@@ -11,28 +11,46 @@ export type Finding = {
   readonly mend: Mend | null;
 } & FindingCase;
 
-export type FindingCase =
-  | {
-      readonly code: 'cannot-be-built';
-      readonly numbers: { readonly available: number; readonly needed: number };
-      readonly direction: 'width' | 'height' | 'depth' | 'bay';
-    }
-  | {
-      readonly code: 'part-larger-than-board';
-      readonly numbers: { readonly width: number; readonly height: number };
-      readonly part: string;
-      readonly board: string;
-    }
-  | { readonly code: 'shelf-gap-too-low'; readonly numbers: { readonly gap: number; readonly needed: number }; readonly object: string }
-  | { readonly code: 'thickness-off-scale'; readonly numbers: { readonly board: number; readonly scaled: number }; readonly board: string }
-  | { readonly code: 'tips-over'; readonly numbers: { readonly height: number; readonly depth: number } }
-  | { readonly code: 'parts-interfere'; readonly numbers: { readonly pairs: number } }
-  | { readonly code: 'does-not-close'; readonly numbers: Record<string, never> }
-  | { readonly code: 'part-is-loose'; readonly numbers: { readonly parts: number } };
+type Numbers<Key extends string> = { readonly numbers: Readonly<Record<Key, number>> };
 
-/** A one-click mend; its words come from `describeMend`. */
-export type Mend = {
-  readonly kind: 'fewer-shelves' | 'hold-inside' | 'fix-to-wall' | 'add-sheet' | 'share-bays';
-  readonly detail: string;
-  readonly edit: Edit;
-};
+export type FindingCase =
+  | ({ readonly code: 'cannot-be-built'; readonly direction: 'width' | 'height' | 'depth' | 'bay' } & Numbers<'available' | 'needed'>)
+  | ({ readonly code: 'does-not-fit'; readonly what: string } & Numbers<'available' | 'needed'>)
+  | ({ readonly code: 'unknown-face'; readonly what: string; readonly face: string } & Numbers<never>)
+  | ({ readonly code: 'part-larger-than-board'; readonly part: string; readonly board: string } & Numbers<'width' | 'height'>)
+  | ({ readonly code: 'part-too-narrow'; readonly part: string } & Numbers<'width' | 'least'>)
+  | ({ readonly code: 'shelf-gap-too-low'; readonly object: string } & Numbers<'gap' | 'needed'>)
+  | ({ readonly code: 'shelf-too-shallow'; readonly object: string } & Numbers<'depth' | 'needed'>)
+  | ({ readonly code: 'opening-off-bay' } & Numbers<'off'>)
+  | ({ readonly code: 'door-stopped'; readonly part: string; readonly by: string; readonly slides: boolean } & Numbers<
+      'degrees' | 'needed' | 'has'
+    >)
+  | ({ readonly code: 'long-span'; readonly part: string } & Numbers<'span' | 'most'>)
+  | ({ readonly code: 'layers-off'; readonly part: string } & Numbers<'wanted' | 'gets' | 'layers'>)
+  | ({ readonly code: 'lamp-shut-in' } & Numbers<'lamps'>)
+  | ({ readonly code: 'little-joint'; readonly part: string } & Numbers<'area' | 'least'>)
+  | ({ readonly code: 'goes-not-under' } & Numbers<'height' | 'under'>)
+  | ({ readonly code: 'thickness-off-scale'; readonly board: string } & Numbers<'board' | 'scaled'>)
+  | ({ readonly code: 'tips-over' } & Numbers<'height' | 'depth'>)
+  | ({ readonly code: 'no-order'; readonly parts: readonly string[] } & Numbers<never>)
+  | ({ readonly code: 'parts-interfere'; readonly parts: readonly string[] } & Numbers<'pairs'>)
+  | ({ readonly code: 'does-not-close' } & Numbers<never>)
+  | ({ readonly code: 'part-is-loose'; readonly part: string } & Numbers<'parts'>);
+
+export const MEND_KINDS = [
+  'fewer-shelves',
+  'hold-inside',
+  'fix-to-wall',
+  'add-sheet',
+  'share-bays',
+  'deepen',
+  'centre-openings',
+  'widen-gap',
+  'sit-inside',
+  'move-pin',
+  'glue-up',
+  'lower',
+] as const;
+
+/** A one-click mend; its words come from `describeMend`, `detail` fills them. */
+export type Mend = { readonly kind: (typeof MEND_KINDS)[number]; readonly detail: string; readonly edit: Edit };

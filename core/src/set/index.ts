@@ -4,7 +4,7 @@ export { type DerivedPiece, type DerivedSet, derive, type MadePiece } from './de
 export { describeFinding, describeMend } from './describe.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
 export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';
-export { applyEdit, type Edit } from './edit.ts';
+export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type ReadIssue, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { partsById, sheetDrawings } from './sheetDrawings.ts';

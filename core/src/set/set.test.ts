@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dollUm, realUm, UM } from '../measure/index.ts';
-import { walls } from '../piece/randomPieces.testing.ts';
+import { walls } from '../piece/casework/randomPieces.testing.ts';
+import { newCell } from '../piece/index.ts';
 import {
   applyEdit,
   derive,
@@ -34,7 +35,7 @@ const demo = join(import.meta.dirname, '../../../demo');
 describe('the set document', () => {
   it('needs only what differs from the defaults', () => {
     const document = read({ pieces: [{ name: 'Bookcase' }, { name: 'Other', mark: 1, id: 'mine' }] });
-    expect(document.pieces.map(({ id, mark, width }) => [id, mark, width])).toEqual([
+    expect(document.pieces.map((piece) => [piece.id, piece.mark, piece.family === 'casework' && piece.width])).toEqual([
       ['piece-1', 2, 900_000],
       ['mine', 1, 900_000],
     ]);
@@ -117,7 +118,7 @@ const edits = (document: SetDocument): fc.Arbitrary<Edit> => {
       .map(([each, width]): Edit => ({ kind: 'change-piece', id: each, change: { width: realUm(width) } })),
     fc
       .tuple(id, fc.array(fc.nat(2), { maxLength: 3 }))
-      .map(([each, path]): Edit => ({ kind: 'put-cell', id: each, path, cell: { kind: 'shelves', count: 2, holds: null } })),
+      .map(([each, path]): Edit => ({ kind: 'put-cell', id: each, path, cell: { ...newCell('shelves'), count: 2 } })),
     id.map((each): Edit => ({ kind: 'remove-piece', id: each })),
     fc.nat(3).map(
       (at): Edit => ({

@@ -1,39 +1,148 @@
 // From derived pieces to the templates that are printed.
+import { boxOf, type Motion, type Part } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { impose, type Page, type Template } from '../print/index.ts';
-import { bounds, type Point, type Ring } from '../shape/index.ts';
+import { bounds, dot, normalOf, type Point, type Ring, rectRing, toPlane, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
 /** Which pieces to print; none named is all. */
 export type Wanted = { readonly pieces: readonly string[] | null };
 
+type Guide = Template['guides'][number];
+type Swing = Motion & { kind: 'swing' };
+
 const sizeText = (width: number, height: number, units: Units): string => `${showLength(width, units)} × ${showLength(height, units)}`;
 
-const home = (ring: Ring, x0: number, y0: number): Ring => ring.map(([x, y]): Point => [x - x0, y - y0]);
+const homePoint = ([x, y]: Point, x0: number, y0: number): Point => [x - x0, y - y0];
+const home = (ring: Ring, x0: number, y0: number): Ring => ring.map((point) => homePoint(point, x0, y0));
 
-const templateOf = (piece: DerivedPiece, made: MadePiece, index: number, units: Units, grained: boolean): Template => {
-  const part = made.assembly.parts[index] as MadePiece['assembly']['parts'][number];
+const swingsOf = (made: MadePiece): readonly Swing[] => made.assembly.motions.filter((motion): motion is Swing => motion.kind === 'swing');
+
+/** Where a door's paper hinge is glued on it: a leaf's width along its hinge edge, on the face that the axis lies on. */
+const leafOn = (part: Part, swing: Swing): Guide | undefined => {
+  if (swing.hinge.kind !== 'paper' || swing.door !== part.id) return undefined;
+  const { leaf } = swing.hinge;
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
+  const [x, y] = toPlane(part.pose, swing.at);
+  const from: Vec3 = [swing.at[0] - part.pose.origin[0], swing.at[1] - part.pose.origin[1], swing.at[2] - part.pose.origin[2]];
+  const face = dot(from, normalOf(part.pose)) > part.thickness / 2 ? 'front' : 'back';
+  const upright = Math.abs(dot(swing.along, part.pose.v)) > 0.5;
+  const low = upright ? Math.abs(x - x0) <= Math.abs(x - x1) : Math.abs(y - y0) <= Math.abs(y - y1);
+  const outline = upright
+    ? rectRing(low ? x0 : x1 - leaf, y0, low ? x0 + leaf : x1, y1)
+    : rectRing(x0, low ? y0 : y1 - leaf, x1, low ? y0 + leaf : y1);
+  return { face, outline, tag: 'hinge' };
+};
+
+/** A pin's hole is pierced in what lies just beyond the door's two ends, and begins at the door's own edges. */
+const BESIDE = 6_000;
+
+const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
+  swingsOf(made).flatMap((swing): readonly Point[] => {
+    if (swing.hinge.kind !== 'pins') return [];
+    const axis = swing.along.findIndex((value) => Math.abs(value) === 1);
+    const door = made.assembly.parts.find(({ id }) => id === swing.door);
+    if (!door || axis < 0) return [];
+    const { y0, y1 } = bounds(door.region.outline);
+    if (part.id === door.id) {
+      const [x] = toPlane(part.pose, swing.at);
+      return [
+        [x, y0],
+        [x, y1],
+      ];
+    }
+    if (Math.abs(normalOf(part.pose)[axis] as number) !== 1 || part.stuff !== 'board') return [];
+    const [mine, its] = [boxOf(part), boxOf(door)];
+    const apart = Math.max((its.min[axis] as number) - (mine.max[axis] as number), (mine.min[axis] as number) - (its.max[axis] as number));
+    const at = toPlane(part.pose, swing.at);
+    const box = bounds(part.region.outline);
+    const inside = at[0] > box.x0 && at[0] < box.x1 && at[1] > box.y0 && at[1] < box.y1;
+    return inside && apart >= 0 && apart < BESIDE ? [at] : [];
+  });
+
+/** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
+type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
+
+const boardDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
+  const { x0, y0 } = bounds(part.region.outline);
+  const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? []);
+  const guides = (made.guides[index] ?? []).map(
+    ({ face, outline, part: other }): Guide => ({ face, outline, tag: made.tags[other] ?? '' }),
+  );
   return {
-    tag: made.tags[index] ?? '',
-    name: part.name,
-    piece: piece.name,
-    quantity: 1,
-    sizes: sizeText(x1 - x0, y1 - y0, units),
     region: { outline: home(part.region.outline, x0, y0), holes: part.region.holes.map((hole) => home(hole, x0, y0)) },
-    guides: (made.guides[index] ?? []).map((guide) => ({
-      face: guide.face,
-      outline: home(guide.outline, x0, y0),
-      tag: made.tags[guide.part] ?? '',
-    })),
-    grain: grained && part.grain !== 'any' ? part.grain : null,
+    guides: [...guides, ...leaves].map((guide) => ({ ...guide, outline: home(guide.outline, x0, y0) })),
+    centres: [...part.centres, ...pinsOn(part, made)].map((point) => homePoint(point, x0, y0)),
   };
 };
 
+/** Which way a stick runs in space, where its one end is, and how wide it looks from the side. */
+const runOf = (part: Part): { readonly along: Vec3; readonly start: number; readonly width: number } => {
+  const { x0, y0, x1, y1 } = bounds(part.region.outline);
+  const [w, h, n] = [x1 - x0, y1 - y0, normalOf(part.pose)];
+  const { origin, u, v } = part.pose;
+  if (part.length === w) return { along: u, start: dot(origin, u) + x0, width: h };
+  return part.length === h ? { along: v, start: dot(origin, v) + y0, width: w } : { along: n, start: dot(origin, n), width: w };
+};
+
+/** A stick at true length, with a mark wherever something is glued to it. */
+const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
+  const { along, start, width } = runOf(part);
+  const length = part.length ?? 0;
+  const guides = made.inspection.contacts.flatMap(({ a, b, outline }): readonly Guide[] => {
+    if (a !== index && b !== index) return [];
+    const spans = outline.map((point) => dot(point, along) - start);
+    const [from, to] = [Math.max(0, Math.round(Math.min(...spans))), Math.min(length, Math.round(Math.max(...spans)))];
+    // Glued all along it needs no mark.
+    return to - from < 200 || to - from > 0.9 * length
+      ? []
+      : [{ face: 'front', outline: rectRing(from, 0, to, width), tag: made.tags[a === index ? b : a] ?? '' }];
+  });
+  return { region: { outline: rectRing(0, 0, length, width), holes: [] }, guides, centres: [] };
+};
+
+const templateOf = (piece: DerivedPiece, made: MadePiece, index: number, units: Units, grained: boolean): readonly Template[] => {
+  const part = made.assembly.parts[index] as Part;
+  if (part.stuff === 'found') return [];
+  const drawn = part.stuff === 'stick' ? stickDrawn(made, index, part) : boardDrawn(made, index, part);
+  const { x1, y1 } = bounds(drawn.region.outline);
+  const length = part.length === null ? sizeText(x1, y1, units) : `${part.stock}, ${showLength(Math.round(part.length), units)} long`;
+  const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
+  return [{ ...drawn, tag: made.tags[index] ?? '', name: part.name, piece: piece.name, quantity: 1, sizes: length, scores: [], grain }];
+};
+
+/** A strip of paper with a leaf on either side of its score, as long as the door. */
+const hingeTemplates = (piece: DerivedPiece, made: MadePiece, units: Units): readonly Template[] =>
+  swingsOf(made).flatMap((swing): readonly Template[] => {
+    if (swing.hinge.kind !== 'paper') return [];
+    const { leaf, length } = swing.hinge;
+    const [wide, long] = [2 * leaf, Math.round(length)];
+    const index = made.assembly.parts.findIndex(({ id }) => id === swing.door);
+    return [
+      {
+        tag: made.tags[index] ?? '',
+        name: 'paper hinge',
+        piece: piece.name,
+        quantity: 1,
+        sizes: sizeText(wide, long, units),
+        region: { outline: rectRing(0, 0, wide, long), holes: [] },
+        guides: [],
+        centres: [],
+        scores: [
+          [
+            [leaf, 0],
+            [leaf, long],
+          ],
+        ],
+        grain: null,
+      },
+    ];
+  });
+
 /** Two templates look the same to eye and knife when they agree to a hundredth of a millimetre. */
-const looks = ({ tag, region, guides }: Template): string =>
-  JSON.stringify([tag, region, guides], (_, value) => (typeof value === 'number' ? Math.round(value / 10) : value));
+const looks = ({ tag, region, guides, centres, scores }: Template): string =>
+  JSON.stringify([tag, region, guides, centres, scores], (_, value) => (typeof value === 'number' ? Math.round(value / 10) : value));
 
 /** Parts whose templates would look the same share one, which says how many to cut. Parts of one tag with different guide lines
  *  (a left and a right side) get one each. */
@@ -54,7 +163,8 @@ export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: 
     const { made } = piece;
     if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
     const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
-    return merged(made.assembly.parts.map((part, index) => templateOf(piece, made, index, document.units, grained(part.board))));
+    const parts = made.assembly.parts.flatMap((part, index) => templateOf(piece, made, index, document.units, grained(part.stock)));
+    return merged([...parts, ...hingeTemplates(piece, made, document.units)]);
   });
 
 /** The pages of a set's templates, ready to be drawn or written. */

@@ -3,7 +3,7 @@ import { dequal } from 'dequal/lite';
 import { scaleOf } from '../doll/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { showLength, timesSmaller, type Units } from '../measure/index.ts';
-import { cellsOf } from '../piece/index.ts';
+import { cellsOf, type Field, familyOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
 import { type Board, PAPERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
@@ -106,44 +106,76 @@ export const changeOfBoard = (was: Board, is: Board, units: Units): readonly str
   return orElse(words, 'changed');
 };
 
-/** How many bays, shelves and doors a front has, counted over the whole tree. */
-const counts = (piece: Piece) => {
+/** How many bays, shelves, doors and drawers a front has, counted over the whole tree. */
+const counts = (piece: Piece & { family: 'casework' }) => {
   const cells = cellsOf(piece.front).map(({ cell }) => cell);
   const shelves = cells.reduce((sum, cell) => sum + (cell.kind === 'shelves' ? cell.count : 0), 0);
   const doors = cells.reduce((sum, cell) => sum + (cell.kind === 'door' ? (cell.hinge === 'pair' ? 2 : 1) : 0), 0);
-  const bays = cells.filter(({ kind }) => kind === 'open' || kind === 'shelves').length;
-  return { bays, shelves, doors };
+  const drawers = cells.reduce((sum, cell) => sum + (cell.kind === 'drawers' ? cell.count : 0), 0);
+  const bays = cells.filter(({ kind }) => kind !== 'columns' && kind !== 'rows' && kind !== 'door').length;
+  return { bays, shelves, doors, drawers };
 };
 
 const frontChanges = (was: Piece, is: Piece): readonly string[] => {
-  if (dequal(was.front, is.front)) return [];
+  if (was.family !== 'casework' || is.family !== 'casework' || dequal(was.front, is.front)) return [];
   const [before, after] = [counts(was), counts(is)];
-  const counted = (['bays', 'shelves', 'doors'] as const)
+  const counted = (['bays', 'shelves', 'doors', 'drawers'] as const)
     .filter((word) => before[word] !== after[word])
     .map((word) => `${word} ${before[word]} → ${after[word]}`);
   return orElse(counted, 'the bays of its front');
 };
 
-const BUILT = { sides: 'sides run over', top: 'top runs over', inset: 'between', over: 'behind', none: 'none' } as const;
+/** A decided size as it was typed: of the real thing, or the doll's. */
+const sizeText = (value: unknown, units: Units): string =>
+  typeof value === 'number' ? showLength(value, units) : `${showLength((value as { doll: number }).doll, units)} at doll size`;
+
+/** What a field says, in words. */
+const fieldText = ({ kind }: Field, value: unknown, units: Units): string => {
+  if (value === null || value === undefined) return 'none';
+  switch (kind.kind) {
+    case 'size':
+    case 'layers':
+      return sizeText(value, units);
+    case 'sizes':
+      return (value as readonly unknown[]).map((each) => sizeText(each, units)).join(', ');
+    case 'doll-size':
+      return showLength(value as number, { ...units, fine: true });
+    case 'choice':
+      return kind.options.find((option) => option.value === value)?.label ?? String(value);
+    case 'yes':
+      return value ? 'yes' : 'no';
+    case 'optional':
+      return 'there';
+    case 'count':
+    case 'stick':
+    case 'board':
+      return String(value);
+    default:
+      return assertNever(kind);
+  }
+};
+
+/** Board by board would be a long list; boards and layers are named as wholes. */
+const isBoards = ({ group }: Field): boolean => group === 'boards';
+
+const ownFields = (was: Piece, is: Piece, units: Units): readonly string[] => {
+  const { fields } = familyOf(is);
+  // A switch and the size that comes with it may share a path; it is said once.
+  const said = new Set<string>();
+  return fields.flatMap((field): readonly string[] => {
+    const [before, after] = [valueAt(was, field.path), valueAt(is, field.path)];
+    const key = field.path.join('.');
+    if (isBoards(field) || said.has(key) || dequal(before, after) || !(isFieldShown(field, is) || isFieldShown(field, was))) return [];
+    if (field.kind.kind === 'optional' && before !== null && after !== null) return [];
+    said.add(key);
+    return [`${field.label.toLowerCase()} ${fieldText(field, before, units)} → ${fieldText(field, after, units)}`];
+  });
+};
 
 export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly string[] => {
-  const size = (lengthUm: number) => showLength(lengthUm, units);
-  const words = fieldChanges<Piece>(
-    [
-      ['name', 'name', ({ name }) => quoted(name)],
-      ['width', 'width', ({ width }) => size(width)],
-      ['height', 'height', ({ height }) => size(height)],
-      ['depth', 'depth', ({ depth }) => size(depth)],
-      ['hold', 'held true', ({ hold }) => hold],
-      ['corner', 'corners', ({ corner }) => BUILT[corner]],
-      ['back', 'back', ({ back }) => BUILT[back]],
-      ['plinth', 'plinth', ({ plinth }) => size(plinth)],
-      ['setback', 'plinth stands back', ({ setback }) => size(setback)],
-      ['standing', 'it stands', ({ standing }) => standing],
-    ],
-    was,
-    is,
-  );
-  const boards = dequal(was.boards, is.boards) ? [] : ['its boards'];
-  return orElse([...words, ...boards, ...frontChanges(was, is)], 'its mark');
+  const name = was.name === is.name ? [] : [`name ${quoted(was.name)} → ${quoted(is.name)}`];
+  const boards = dequal(was.boards, is.boards) && dequal(was.thick, is.thick) ? [] : ['its boards'];
+  const panels =
+    was.family === 'panels' && is.family === 'panels' && !dequal(was.panels, is.panels) ? [partsText(was.panels, is.panels)] : [];
+  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels], 'its details');
 };

@@ -1,7 +1,10 @@
+export { boardWithEdge, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
   asRect,
   bounds,
   intersection,
+  mirroredRing,
+  movedRing,
   type Point,
   type Rect,
   type Region,

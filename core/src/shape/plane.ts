@@ -78,3 +78,9 @@ export const intersection = (a: Region, b: Region): readonly Ring[] => {
     .filter((path) => Math.abs(areaD(path)) > 0)
     .map((path) => path.map(({ x, y }): Point => [x, y]));
 };
+
+/** The ring as seen from behind: x mirrored, still counter-clockwise. */
+export const mirroredRing = (ring: Ring, width: number): Ring => ring.map(([x, y]): Point => [width - x, y]).reverse();
+
+/** A ring moved by (dx, dy). */
+export const movedRing = (ring: Ring, dx: number, dy: number): Ring => ring.map(([x, y]): Point => [x + dx, y + dy]);

@@ -18,8 +18,15 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2
 export const normalOf = (pose: Pose): Vec3 => cross(pose.u, pose.v);
 
 /** A point of the figure, raised by `height` along the normal, in space. */
-export const toSpace = (pose: Pose, [x, y]: Point, height = 0): Vec3 =>
-  add(pose.origin, add(add(scaled(pose.u, x), scaled(pose.v, y)), scaled(normalOf(pose), height)));
+export const toSpace = ({ origin, u, v }: Pose, [x, y]: Point, height = 0): Vec3 => {
+  const [ux, uy, uz] = u;
+  const [vx, vy, vz] = v;
+  return [
+    origin[0] + x * ux + y * vx + height * (uy * vz - uz * vy),
+    origin[1] + x * uy + y * vy + height * (uz * vx - ux * vz),
+    origin[2] + x * uz + y * vz + height * (ux * vy - uy * vx),
+  ];
+};
 
 /** Where a point of space falls on the figure's plane, rounded to the micrometre. */
 export const toPlane = (pose: Pose, point: Vec3): Point => {

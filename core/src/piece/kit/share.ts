@@ -1,4 +1,4 @@
-import { err, ok, type Result } from '../kit/index.ts';
+import { err, ok, type Result } from '../../kit/index.ts';
 
 /** One item in a row: a fixed length, or a share of what the fixed ones leave. µm. */
 export type Wish = { readonly fixed: number } | { readonly share: number };

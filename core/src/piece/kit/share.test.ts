@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { share } from './index.ts';
+import { share } from './share.ts';
 
 const wishes = fc.array(
   fc.oneof(fc.record({ share: fc.integer({ min: 1, max: 9 }) }), fc.record({ fixed: fc.integer({ min: 1, max: 40_000 }) })),

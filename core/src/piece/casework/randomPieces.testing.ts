@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
-import { dollUm, UM } from '../measure/index.ts';
-import type { Board } from '../stock/index.ts';
-import { type Casework, caseworkSchema } from './index.ts';
+import { type Casework, caseworkSchema } from './casework.ts';
 
 type FileCell = Record<string, unknown>;
 
@@ -48,7 +46,7 @@ export const pieces = (depth: number): fc.Arbitrary<Casework> =>
       setback: fc.constantFrom(0, 20_000),
       front: cells(depth, true),
     })
-    .map((piece): Casework => ({ ...caseworkSchema.parse(piece as z.input<typeof caseworkSchema>), id: 'p', mark: 1 }));
+    .map((piece): Casework => ({ ...caseworkSchema.parse(piece as z.input<typeof caseworkSchema>), id: 'p', mark: 1 }) as Casework);
 
 /** Walls of bays with hundreds of parts: columns of rows of shelves, doors among them. */
 export const walls: fc.Arbitrary<Casework> = fc
@@ -72,15 +70,5 @@ export const walls: fc.Arbitrary<Casework> = fc
       ...caseworkSchema.parse({ width: '9 m', height: '6 m', depth: '500 mm', corner, front } as z.input<typeof caseworkSchema>),
       id: 'wall',
       mark: 1,
-    };
+    } as Casework;
   });
-
-/** A board of this thickness in micrometres. */
-export const boardOf = (thickness: number, id = 'white'): Board => ({
-  id,
-  name: id,
-  nominal: dollUm(thickness),
-  measured: null,
-  grain: 'none',
-  sheets: [{ name: '20 × 30 in', width: dollUm(20 * UM.in), height: dollUm(30 * UM.in) }],
-});

@@ -1,10 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boxOf, inspect } from '../assembly/index.ts';
-import { scaleFromRatio, toDoll, UM } from '../measure/index.ts';
-import { regionArea } from '../shape/index.ts';
-import { type Built, buildCasework, type Casework, caseworkSchema, PRESETS } from './index.ts';
-import { boardOf, pieces, walls } from './randomPieces.testing.ts';
+import { boxOf, inspect } from '../../assembly/index.ts';
+import { dollOf, type Scale, scaleFromRatio, UM } from '../../measure/index.ts';
+import { regionArea } from '../../shape/index.ts';
+import type { Board } from '../../stock/index.ts';
+import type { Built } from '../kit/built.ts';
+import { boardOf } from '../randomDecisions.testing.ts';
+import { buildCasework as build } from './buildCasework.ts';
+import { type Casework, caseworkSchema } from './casework.ts';
+import { pieces, walls } from './randomPieces.testing.ts';
+
+const buildCasework = (piece: Casework, scale: Scale, boards: readonly Board[]) => build(piece, { scale, body: scale, boards });
 
 const SIXTH = scaleFromRatio(6);
 const white = [boardOf(4_800)];
@@ -15,11 +21,11 @@ const made = (piece: Casework, scale = SIXTH, boards = white): Built => {
   return built.value;
 };
 
-const casework = (file: Record<string, unknown>): Casework => ({ ...caseworkSchema.parse(file), id: 'p', mark: 1 });
+const casework = (file: Record<string, unknown>): Casework => ({ ...caseworkSchema.parse(file), id: 'p', mark: 1 }) as Casework;
 
 const sizesOf = ({ assembly }: Built, role: string): readonly string[] =>
   assembly.parts
-    .filter((part) => part.role === role)
+    .filter((part) => part.role === role || (role === 'side' && part.role === 'last side'))
     .map(({ region }) => {
       const [x, y] = region.outline[2] as readonly [number, number];
       return `${x} × ${y}`;
@@ -33,7 +39,7 @@ describe('casework', () => {
       fc.property(pieces(3), fc.integer({ min: 1_500, max: 6_500 }), fc.constantFrom(3, 4, 6), (piece, thickness, ratio) => {
         const built = buildCasework(piece, scaleFromRatio(ratio), [boardOf(thickness)]);
         if (!built.ok) {
-          expect(built.error.available).toBeLessThan(built.error.needed);
+          expect('available' in built.error && built.error.available < built.error.needed).toBe(true);
           return;
         }
         const { assembly } = built.value;
@@ -76,7 +82,7 @@ describe('casework', () => {
         const outside = buildCasework({ ...piece, hold: 'outside' }, SIXTH, white);
         const inside = buildCasework({ ...piece, hold: 'inside' }, SIXTH, white);
         if (!outside.ok || !inside.ok) return;
-        const stated = [piece.width, piece.height, piece.depth].map((size) => toDoll(size, SIXTH));
+        const stated = [piece.width, piece.height, piece.depth].map((size) => dollOf(size, SIXTH));
         expect(outside.value.assembly.outside.max).toEqual(stated);
         const { min, max } = inside.value.assembly.clear;
         expect(max.map((value, axis) => value - (min[axis] as number))).toEqual(stated);
@@ -135,12 +141,6 @@ describe('casework', () => {
       error: { code: 'too-small', direction: 'width' },
     });
   });
-
-  it.each(PRESETS.map((preset) => [preset.key, preset] as const))('the preset %s stands and is right', (_, preset) => {
-    const { assembly } = made(casework(preset.piece as Record<string, unknown>));
-    const seen = inspect(assembly);
-    expect({ ...seen, contacts: [] }).toEqual({ interference: [], contacts: [], closes: true, clearIsFree: true, loose: [] });
-  });
 });
 
 describe('shelf cases that makers have cut', () => {
@@ -160,7 +160,7 @@ describe('shelf cases that makers have cut', () => {
       Array(4).fill(`${4.5 * UM.in} × ${1.5 * UM.in}`),
     );
     const heights = built.assembly.parts
-      .filter(({ role }) => role !== 'side')
+      .filter(({ role }) => role !== 'side' && role !== 'last side')
       .map((part) => boxOf(part).min[1])
       .sort((a, b) => a - b);
     const gaps = heights.slice(1).map((height, index) => height - (heights[index] as number));

@@ -1,0 +1,76 @@
+// µm, doll size. The order of assembly: the finished piece is taken apart, and the way back is the way to build it (blocking graphs:
+// Wilson & Latombe 1994, recalled).
+import type { Vec3 } from '../shape/index.ts';
+import { blockingOf } from './blocking.ts';
+import type { Contact } from './contacts.ts';
+import { type Box, boxOf, type Part, ROLES } from './part.ts';
+
+/** A part, by index, and the way it comes to its place: a unit vector. */
+export type OrderStep = { readonly part: number; readonly along: Vec3 };
+
+/** Steps in the order of work; `stuck` names the parts, by index, that no order can bring to their places, because each is in another's
+ *  way. It is empty for everything that can be built. */
+export type Order = { readonly steps: readonly OrderStep[]; readonly stuck: readonly number[] };
+
+const neighboursOf = (count: number, contacts: readonly Contact[]): readonly Set<number>[] => {
+  const neighbours = Array.from({ length: count }, () => new Set<number>());
+  for (const { a, b } of contacts) {
+    neighbours[a]?.add(b);
+    neighbours[b]?.add(a);
+  }
+  return neighbours;
+};
+
+/** An order in which every part comes to its place along a free straight way, touching what stands already where that can be.
+ *  Shape: n parts and their contacts → n steps, or fewer and who is stuck. Taken apart from the finished piece: of the parts with a free
+ *  way the one goes first that the trade puts on last (doors, frames, the last side), so that what is inside goes in before it closes. */
+export const orderOf = (parts: readonly Part[], contacts: readonly Contact[], boxes: readonly Box[] = parts.map(boxOf)): Order => {
+  const blocking = blockingOf(parts, boxes);
+  const blockedBy: (readonly [mover: number, way: number])[][] = parts.map(() => []);
+  blocking.forEach(({ by }, mover) => {
+    by.forEach((list, way) => {
+      for (const blocker of list) blockedBy[blocker]?.push([mover, way]);
+    });
+  });
+  const neighbours = neighboursOf(parts.length, contacts);
+  const lateness = parts.map(({ role }) => ROLES.indexOf(role));
+  // The last to go on leaves first; among equals the one listed last.
+  const standing = new Set([...parts.keys()].sort((a, b) => (lateness[b] as number) - (lateness[a] as number) || b - a));
+  const freeWay = (part: number): number => blocking[part]?.by.findIndex(({ size }) => size === 0) ?? -1;
+  // What is left must hold together, so that each part touches one that stands when it comes: whatever the part touches must still be
+  // reached from one of its neighbours without it.
+  const wouldTear = (part: number): boolean => {
+    const around = [...(neighbours[part] ?? [])].filter((other) => standing.has(other));
+    const [first] = around;
+    if (first === undefined || around.length === 1) return false;
+    const reached = new Set([part, first]);
+    const ahead = [first];
+    let missing = around.length - 1;
+    for (let at = ahead.pop(); at !== undefined && missing > 0; at = ahead.pop()) {
+      for (const next of neighbours[at] ?? []) {
+        if (!standing.has(next) || reached.has(next)) continue;
+        reached.add(next);
+        if (neighbours[part]?.has(next)) missing -= 1;
+        ahead.push(next);
+      }
+    }
+    return missing > 0;
+  };
+  const nextToLeave = (): number | undefined => {
+    let fallback: number | undefined;
+    for (const part of standing) {
+      if (freeWay(part) < 0) continue;
+      if (!wouldTear(part)) return part;
+      fallback ??= part;
+    }
+    return fallback;
+  };
+  const leaves: OrderStep[] = [];
+  for (let next = nextToLeave(); next !== undefined; next = nextToLeave()) {
+    const way = blocking[next]?.ways[freeWay(next)] as Vec3;
+    leaves.push({ part: next, along: [0 - way[0], 0 - way[1], 0 - way[2]] });
+    standing.delete(next);
+    for (const [mover, each] of blockedBy[next] ?? []) blocking[mover]?.by[each]?.delete(next);
+  }
+  return { steps: leaves.reverse(), stuck: [...standing] };
+};

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { textField } from '../../kit/index.ts';
+import { type Measure, measureField, UM } from '../../measure/index.ts';
+import { SCHOOLS, type School } from './means.ts';
+
+/** What every piece has, whatever its family. */
+export type Piecelike<Family extends string, Role extends string> = {
+  readonly family: Family;
+  readonly id: string;
+  /** The number that leads its parts' tags: 2 in 2B. It stays when other pieces come and go. */
+  readonly mark: number;
+  readonly name: string;
+  /** Which way heights that touch the body are taken. */
+  readonly school: School;
+  /** A board for each role; null is the first role's board, and for that the set's first. */
+  readonly boards: Readonly<Record<Role, string | null>>;
+  /** A thickness that layers of the board are glued up to; null is one board. */
+  readonly thick: Readonly<Record<Role, Measure | null>>;
+};
+
+const boardId = textField(60).nullable().default(null);
+const thickness = measureField({ min: 0.2 * UM.mm, max: 500 * UM.mm })
+  .nullable()
+  .default(null);
+
+const perRole = <Role extends string, T>(roles: readonly Role[], value: z.ZodType<T>, none: Record<Role, null>) =>
+  z.strictObject(Object.fromEntries(roles.map((role) => [role, value]))).default(none as never) as unknown as z.ZodDefault<
+    z.ZodType<Record<Role, T>>
+  >;
+
+/** The schema's fields for what every piece has, boards by the family's roles. */
+export const pieceFields = <Role extends string>(roles: readonly Role[]) => {
+  const none = Object.fromEntries(roles.map((role) => [role, null])) as Record<Role, null>;
+  return {
+    id: textField(80, 1).optional(),
+    mark: z.number().int().min(1).max(9999).optional(),
+    school: z.enum(SCHOOLS).default('strict'),
+    boards: perRole(roles, boardId as z.ZodType<string | null>, none),
+    thick: perRole(roles, thickness as z.ZodType<Measure | null>, none),
+  };
+};

@@ -1,0 +1,31 @@
+// Fields that every family shares.
+import { UM } from '../../measure/index.ts';
+import { choice, type Field, type FieldKind } from './field.ts';
+
+/** A decided size between bounds of the real thing, in millimetres. */
+export const size = (leastMm: number, mostMm: number, drives?: 'width' | 'height' | 'depth'): FieldKind => ({
+  kind: 'size',
+  min: leastMm * UM.mm,
+  max: mostMm * UM.mm,
+  ...(drives && { drives }),
+});
+
+export const dollSize = (leastMm: number, mostMm: number): FieldKind => ({ kind: 'doll-size', min: leastMm * UM.mm, max: mostMm * UM.mm });
+
+export const count = (min: number, max: number): FieldKind => ({ kind: 'count', min, max });
+
+/** The boards of a family, role by role, and what each is glued up to. */
+export const boardFields = (words: Readonly<Record<string, string>>): readonly Field[] =>
+  Object.entries(words).flatMap(([role, word]): readonly Field[] => [
+    { path: ['boards', role], label: `Board of ${word}`, group: 'boards', kind: { kind: 'board' } },
+    { path: ['thick', role], label: `${word[0]?.toUpperCase()}${word.slice(1)} glued up to`, group: 'boards', kind: { kind: 'layers' } },
+  ]);
+
+/** Which way body heights are taken. */
+export const schoolField = (what: string): Field => ({
+  path: ['school'],
+  label: 'Heights she touches',
+  group: 'build',
+  kind: choice(['strict', 'by the scale'], ['by the doll', 'by her own height']),
+  hint: what,
+});

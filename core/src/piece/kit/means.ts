@@ -1,0 +1,45 @@
+// What a piece is made with: the scales of its set and its boards.
+import { type DollUm, dollOf, type Measure, type Scale } from '../../measure/index.ts';
+import { type Board, thicknessOf } from '../../stock/index.ts';
+
+/** The set's scale, the doll's own (her height to the stature of whom she stands for), and the boards at hand. */
+export type Means = { readonly scale: Scale; readonly body: Scale; readonly boards: readonly Board[] };
+
+/** Which way body heights are taken: by the set's scale, or by the doll's own body. */
+export const SCHOOLS = ['strict', 'by the doll'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** A height that touches the body (a table top, a bed's length, a counter): by the school that the piece follows. */
+export const bodyOf = (measure: Measure, school: School, means: Means): DollUm =>
+  dollOf(measure, school === 'strict' ? means.scale : means.body);
+
+/** Board as a part needs it: how thick one is, and how many are glued on one another. µm, doll size. */
+export type Sheeting = { readonly board: string; readonly one: number; readonly layers: number; readonly thickness: number };
+
+/** Which board each role is cut from, and the thickness that layers are glued up to; null is the carcass's board, and one layer. */
+export type BoardChoice = Readonly<Record<string, string | null>>;
+export type ThickChoice = Readonly<Record<string, Measure | null>>;
+
+/** The board a role is cut from: its own, else the first role's, else the set's first. */
+export const boardFor = (boards: BoardChoice, role: string, at: readonly Board[]): Board => {
+  const wanted = boards[role] ?? Object.values(boards)[0];
+  const board = at.find(({ id }) => id === wanted) ?? at[0];
+  if (!board) throw new Error('a set has at least one board');
+  return board;
+};
+
+/** How many layers of a board reach a wanted thickness, and what they are over it: n = ceil(wanted ÷ board), at most twelve. A surplus of
+ *  under a twentieth of a board is let go. */
+export const layersFor = (wanted: number, one: number): { readonly layers: number; readonly error: number } => {
+  const layers = Math.max(1, Math.min(12, Math.ceil(wanted / one - 0.05)));
+  return { layers, error: layers * one - wanted };
+};
+
+/** The board of a role, in as many layers as were decided. */
+export const sheetingOf = (boards: BoardChoice, thick: ThickChoice, role: string, means: Means): Sheeting => {
+  const board = boardFor(boards, role, means.boards);
+  const one = thicknessOf(board);
+  const wanted = thick[role] ?? null;
+  const layers = wanted === null ? 1 : layersFor(dollOf(wanted, means.scale), one).layers;
+  return { board: board.id, one, layers, thickness: one * layers };
+};

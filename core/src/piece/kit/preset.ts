@@ -1,0 +1,9 @@
+/** A piece to start from: what people call it, the words it is found by, and the decisions that differ from the defaults. */
+export type Preset = {
+  readonly key: string;
+  readonly name: string;
+  readonly hint: string;
+  readonly words: string;
+  readonly kind: 'storing' | 'kitchen' | 'tables' | 'beds' | 'panels';
+  readonly piece: object;
+};

@@ -1,0 +1,9 @@
+/** Why a piece cannot be built. Numbers are µm at doll size.
+ *  'no-room': a row of bays, by its path, whose fixed sizes and boards need more than there is; 'too-small': boards alone are as large as
+ *  the piece in a direction; 'does-not-fit': a named thing needs more than its place gives; 'unknown-face': a panel is placed against one
+ *  that is not there. */
+export type PieceProblem =
+  | { readonly code: 'no-room'; readonly path: readonly number[]; readonly available: number; readonly needed: number }
+  | { readonly code: 'too-small'; readonly direction: 'width' | 'height' | 'depth'; readonly available: number; readonly needed: number }
+  | { readonly code: 'does-not-fit'; readonly what: string; readonly available: number; readonly needed: number }
+  | { readonly code: 'unknown-face'; readonly what: string; readonly face: string };

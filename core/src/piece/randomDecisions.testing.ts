@@ -1,0 +1,85 @@
+// Pieces as makers might decide them: a preset with any of its fields changed, by seed.
+import { seededRandom } from '../kit/index.ts';
+import { dollUm, realUm } from '../measure/index.ts';
+import { type Board, STICK_NAMES } from '../stock/index.ts';
+import {
+  CELL_FIELDS,
+  type Cell,
+  type Field,
+  familyOf,
+  fromPreset,
+  isFieldShown,
+  type Piece,
+  PRESETS,
+  valueAt,
+  withValueAt,
+} from './index.ts';
+
+type Random = () => number;
+const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+
+/** A value for a field: sizes stretched about as it was, everything else from all it may be. */
+const another = (field: Field, value: unknown, random: Random): unknown => {
+  const { kind } = field;
+  const stretched = (um: number): number => Math.round(um * (0.75 + random() * 0.6));
+  switch (kind.kind) {
+    case 'size': {
+      const doll = typeof value === 'object' && value !== null ? (value as { doll: number }).doll : null;
+      if (doll !== null) return { doll: dollUm(stretched(doll)) };
+      const next = Math.min(kind.max, Math.max(kind.min, value === 0 ? Math.round(random() * 90_000) : stretched(value as number)));
+      return random() < 0.1 && next > 600 ? { doll: dollUm(Math.round(next / 6)) } : realUm(next);
+    }
+    case 'sizes':
+      return (value as readonly number[]).map((each) => (typeof each === 'number' ? realUm(stretched(each)) : each));
+    case 'doll-size':
+      return dollUm(Math.min(kind.max, Math.max(kind.min, Math.round((value as number) * (0.5 + random()) + random() * 400))));
+    case 'count':
+      return Math.min(kind.max, kind.min + Math.floor(random() * 5));
+    case 'choice':
+      return pick(random, kind.options).value;
+    case 'yes':
+      return random() < 0.5;
+    case 'stick':
+      return pick(random, STICK_NAMES);
+    case 'layers':
+      return random() < 0.8 ? null : { doll: dollUm(Math.round(3_000 + random() * 9_000)) };
+    case 'optional':
+      return random() < 0.5 ? null : kind.make;
+    case 'board':
+      return value;
+  }
+};
+
+const changed = <T>(owner: T, fields: readonly Field[], random: Random, share: number): T =>
+  fields.reduce((now, field) => {
+    if (random() > share || !isFieldShown(field, now)) return now;
+    const value = valueAt(now, field.path);
+    return value === undefined || (value === null && field.kind.kind === 'size')
+      ? now
+      : withValueAt(now, field.path, another(field, value, random));
+  }, owner);
+
+const changedCell = (cell: Cell, random: Random): Cell => {
+  const now = changed(cell, CELL_FIELDS[cell.kind], random, 0.3);
+  if (now.kind === 'door') return { ...now, behind: changedCell(now.behind, random) };
+  if (now.kind !== 'columns' && now.kind !== 'rows') return now;
+  return { ...now, slots: now.slots.map((slot) => ({ ...slot, cell: changedCell(slot.cell, random) })) };
+};
+
+/** A preset, by its number, with a share of its decisions made anew. */
+export const randomPiece = (preset: number, seed: number): Piece => {
+  const random = seededRandom(seed * 7919 + preset);
+  const piece = fromPreset(PRESETS[preset % PRESETS.length] as (typeof PRESETS)[number], 'p', 1);
+  const now = changed(piece, familyOf(piece).fields, random, 0.25);
+  return now.family === 'casework' ? { ...now, front: changedCell(now.front, random) } : now;
+};
+
+/** A board of this thickness in micrometres. */
+export const boardOf = (thickness: number, id = 'white'): Board => ({
+  id,
+  name: id,
+  nominal: dollUm(thickness),
+  measured: null,
+  grain: 'none',
+  sheets: [{ name: '20 × 30 in', width: dollUm(20 * 25_400), height: dollUm(30 * 25_400) }],
+});
