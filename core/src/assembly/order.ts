@@ -1,6 +1,6 @@
 // µm, doll size. The order of assembly: the finished piece is taken apart, and the way back is the way to build it (blocking graphs:
 // Wilson & Latombe 1994, recalled).
-import type { Vec3 } from '../shape/index.ts';
+import { dot, normalOf, type Vec3 } from '../shape/index.ts';
 import { blockingOf } from './blocking.ts';
 import type { Contact } from './contacts.ts';
 import { type Box, boxOf, type Part, ROLES } from './part.ts';
@@ -36,7 +36,13 @@ export const orderOf = (parts: readonly Part[], contacts: readonly Contact[], bo
   const lateness = parts.map(({ role }) => ROLES.indexOf(role));
   // The last to go on leaves first; among equals the one listed last.
   const standing = new Set([...parts.keys()].sort((a, b) => (lateness[b] as number) - (lateness[a] as number) || b - a));
-  const freeWay = (part: number): number => blocking[part]?.by.findIndex(({ size }) => size === 0) ?? -1;
+  // Boards are pressed on face to face where that way is free; else they come from the front, the side, above, behind, below.
+  const normals = parts.map(({ pose }) => normalOf(pose));
+  const freeWay = (part: number): number => {
+    const { by = [], ways = [] } = blocking[part] ?? {};
+    const [n, free] = [normals[part] as Vec3, by.flatMap(({ size }, way) => (size === 0 ? [way] : []))];
+    return free.find((way) => Math.abs(dot(ways[way] as Vec3, n)) > 0.99) ?? free[0] ?? -1;
+  };
   // What is left must hold together, so that each part touches one that stands when it comes: whatever the part touches must still be
   // reached from one of its neighbours without it.
   const wouldTear = (part: number): boolean => {

@@ -29,7 +29,8 @@ export const letters = (index: number): string => {
 };
 
 const named = (names: readonly string[]): string => {
-  const unique = [...new Set(names)];
+  // Layers of one thing are called by its name.
+  const unique = [...new Set(names.map((name) => name.replace(/, layer \d+$/, '')))];
   return unique.length > 3 ? `${unique.slice(0, 2).join(', ')} and ${unique.length - 2} more` : unique.join(', ');
 };
 

@@ -15,7 +15,7 @@ import { FREE_FIELDS } from './free/fields.ts';
 import { type Anchor, FREE_ROLES, type Free, freeSchema } from './free/free.ts';
 import { FREE_PRESETS } from './free/presets.ts';
 import type { Built } from './kit/built.ts';
-import type { Field } from './kit/field.ts';
+import { type Field, valueAt } from './kit/field.ts';
 import type { Means } from './kit/means.ts';
 import type { Preset } from './kit/preset.ts';
 import type { PieceProblem } from './kit/problem.ts';
@@ -122,3 +122,10 @@ export const fromPreset = (preset: Preset, id: string, mark: number): Piece => {
   const { family } = preset.piece as { family: FamilyName };
   return { ...FAMILIES[family].schema.parse(preset.piece), id, mark } as Piece;
 };
+
+/** The sizes of the real thing that drive a piece, in µm; those decided at doll size are left out. */
+export const drivingSizes = (piece: Piece): readonly number[] =>
+  familyOf(piece).fields.flatMap(({ kind, path }) => {
+    const value = kind.kind === 'size' && kind.drives ? valueAt(piece, path) : undefined;
+    return typeof value === 'number' ? [value] : [];
+  });

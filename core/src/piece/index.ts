@@ -19,7 +19,7 @@ export {
   withCellAt,
 } from './casework/cell.ts';
 export { CELL_FIELDS } from './casework/fields.ts';
-export { buildPiece, FAMILIES, type Family, type FamilyName, familyOf, fromPreset, type Piece, PRESETS } from './families.ts';
+export { buildPiece, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, fromPreset, type Piece, PRESETS } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export type { Built, BuiltBay as Bay } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';

@@ -67,12 +67,19 @@ const derivePiece = (key: string, piece: Piece, means: Means, trim: number): Der
   return { ...named, made, problem: null, findings: findingsOf({ piece, means, trim, built: built.value, inspection, groups }) };
 };
 
+/** What the pieces of a set are made with. */
+export const meansOf = (document: SetDocument): Means => ({
+  scale: scaleOf(document.doll),
+  body: ownScale(document.doll),
+  boards: document.boards,
+});
+
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not
  *  changed is taken over as the very same object, so that what depends on it can be told by identity. */
 export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet => {
   const scale = scaleOf(document.doll);
-  const means: Means = { scale, body: ownScale(document.doll), boards: document.boards };
+  const means = meansOf(document);
   const known = new Map(previous?.pieces.map((piece) => [piece.key, piece]));
   const pieces = document.pieces.map((piece) => {
     const key = keyOf(piece, means, document.cutting.trim);

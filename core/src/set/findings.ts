@@ -99,6 +99,26 @@ const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, bo
   return { span: Math.max(longest, end - reached), edge };
 };
 
+type Sagging = { readonly span: number; readonly most: number; readonly layers: readonly number[]; readonly mend: Mend | null };
+
+/** A board, by all its layers, that runs farther than it carries itself; what lies on the floor is carried everywhere. */
+const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefined => {
+  const { piece, built } = judged;
+  const part = built.assembly.parts[layers[0] as number] as Part;
+  const thickness = part.thickness * layers.length;
+  const box = boxOf(part);
+  const size = Math.max(box.max[0] - box.min[0], box.max[2] - box.min[2]);
+  if (size <= SPAN * thickness || box.min[1] <= 0) return undefined;
+  const { span, edge } = longestGap(judged, new Set(layers), box);
+  const most = SPAN * thickness * (edge ? 2 : 1);
+  if (span <= most) return undefined;
+  const role = roleFor(piece, part);
+  const thick = role
+    ? ({ thick: { ...piece.thick, [role]: { doll: (layers.length + 1) * part.thickness } } } as unknown as PieceChange)
+    : null;
+  return { span, most, layers, mend: thick && layers.length < 6 ? mendPiece(piece, 'glue-up', thick, String(layers.length + 1)) : null };
+};
+
 const LYING = new Set(['shelf', 'top', 'bottom', 'worktop', 'divider']);
 
 const longSpans = (judged: Judged): readonly Finding[] => {
@@ -106,36 +126,28 @@ const longSpans = (judged: Judged): readonly Finding[] => {
   const { parts } = built.assembly;
   const boards = new Map<string, number[]>();
   parts.forEach((part, index) => {
-    if (!LYING.has(part.role) || part.stuff === 'stick' || Math.abs(normalOf(part.pose)[1]) !== 1) return;
+    if (!LYING.has(part.role) || part.stuff !== 'board' || Math.abs(normalOf(part.pose)[1]) !== 1) return;
     const key = part.id.split('~')[0] as string;
     boards.set(key, [...(boards.get(key) ?? []), index]);
   });
-  return [...boards.values()].flatMap((layers): readonly Finding[] => {
-    const first = layers[0] as number;
-    const part = parts[first] as Part;
-    const thickness = part.thickness * layers.length;
-    const box = boxOf(part);
-    const size = Math.max(box.max[0] - box.min[0], box.max[2] - box.min[2]);
-    if (size <= SPAN * thickness) return [];
-    const { span, edge } = longestGap(judged, new Set(layers), box);
-    const most = SPAN * thickness * (edge ? 2 : 1);
-    if (span <= most) return [];
-    const role = part.stuff === 'board' ? roleFor(piece, part) : undefined;
-    const thick = role
-      ? ({ thick: { ...piece.thick, [role]: { doll: (layers.length + 1) * part.thickness } } } as unknown as PieceChange)
-      : null;
-    const mend = thick && layers.length < 6 ? mendPiece(piece, 'glue-up', thick, String(layers.length + 1)) : null;
-    return [
-      {
-        code: 'long-span',
-        severity: 'warning',
-        part: tagged(judged, first),
-        numbers: { span, most },
-        where: { pieceId: piece.id, partIds: idsOf(built.assembly, layers) },
-        mend,
-      },
-    ];
-  });
+  // Shelves of one tag are one thing to say; the longest of them is said.
+  const worst = new Map<string, Sagging>();
+  for (const layers of boards.values()) {
+    const sagging = saggingOf(judged, layers);
+    if (!sagging) continue;
+    const tag = tagged(judged, layers[0] as number);
+    const known = worst.get(tag);
+    const all = [...(known?.layers ?? []), ...layers];
+    worst.set(tag, known && known.span >= sagging.span ? { ...known, layers: all } : { ...sagging, layers: all });
+  }
+  return [...worst].map(([part, { span, most, layers, mend }]) => ({
+    code: 'long-span',
+    severity: 'warning',
+    part,
+    numbers: { span, most },
+    where: { pieceId: piece.id, partIds: idsOf(built.assembly, layers) },
+    mend,
+  }));
 };
 
 /** Layers come in whole boards; what they are off the wanted thickness is said from a fifth of a millimetre on. */

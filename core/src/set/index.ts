@@ -1,11 +1,12 @@
 export { type BoardLayout, layOutSet } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
-export { type DerivedPiece, type DerivedSet, derive, type MadePiece } from './derive.ts';
+export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf } from './derive.ts';
 export { describeFinding, describeMend } from './describe.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
 export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
-export { type ReadIssue, readSet, readSetFile, writeSetFile } from './readSet.ts';
+export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
+export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { partsById, sheetDrawings } from './sheetDrawings.ts';
 export { templatePages, templatesOf, type Wanted } from './templates.ts';

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { err, ok, type Result } from '../kit/index.ts';
-import { type SetDocument, setSchema } from './document.ts';
+import { type Piece, type SetDocument, setSchema } from './document.ts';
 
 /** What is wrong with a file, and where: `pieces[0].width`. An empty path is the file as a whole. */
 export type ReadIssue = { readonly path: string; readonly message: string };
@@ -43,6 +43,15 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
   const read = setSchema.safeParse(data);
   return read.success ? ok(read.data) : err(flatten(read.error.issues, []));
+};
+
+/** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.
+ *  Shape: anything → a piece, or every issue with its path. */
+export const readPiece = (data: unknown): Result<Piece, readonly ReadIssue[]> => {
+  const bare = typeof data === 'object' && data !== null ? { ...data, boards: {} } : data;
+  const read = readSet({ format: 'bashful-parlor-set', version: 1, pieces: [bare] });
+  if (!read.ok) return err(read.error.map(({ path, message }) => ({ path: path.replace(/^pieces\[0\]\.?/, ''), message })));
+  return ok(read.value.pieces[0] as Piece);
 };
 
 /** Reads the text of a `.parlor.json` file. */

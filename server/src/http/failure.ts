@@ -14,6 +14,8 @@ export type Failure =
 const STATUS: Readonly<Record<Failure['code'], number>> = {
   'set-not-found': 404,
   'revision-not-found': 404,
+  'preset-not-found': 404,
+  'too-many-presets': 409,
   'not-found': 404,
   'stale-revision': 409,
   'storage-full': 507,

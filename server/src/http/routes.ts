@@ -1,19 +1,40 @@
 import { randomUUID } from 'node:crypto';
 import Router from '@koa/router';
 import type { Result } from '@parlor/core/kit';
-import { readSet, type SetDocument } from '@parlor/core/set';
+import { type Piece, readPiece, readSet, type SetDocument } from '@parlor/core/set';
 import type { Context } from 'koa';
 import { z } from 'zod';
-import { createSet, getRevision, getSet, listAway, listRevisions, listSets, type Store, saveSet, setAway } from '../store/index.ts';
+import {
+  createSet,
+  forgetPreset,
+  getRevision,
+  getSet,
+  keepPreset,
+  listAway,
+  listPresets,
+  listRevisions,
+  listSets,
+  type Store,
+  saveSet,
+  setAway,
+} from '../store/index.ts';
 import { answerFailure, type Failure } from './failure.ts';
 import { readBody } from './readBody.ts';
 
 const LAST_REVISION = 2_147_483_646;
 const createBody = z.strictObject({ document: z.unknown(), words: z.enum(['begun', 'brought in', 'a copy']).default('begun') });
+const presetBody = z.strictObject({ piece: z.unknown() });
 const saveBody = z.strictObject({ basedOn: z.number().int().min(1).max(LAST_REVISION), document: z.unknown() });
 
 const readDocument = (context: Context, data: unknown): SetDocument | undefined => {
   const read = readSet(data);
+  if (read.ok) return read.value;
+  answerFailure(context, { code: 'bad-document', issues: read.error });
+  return undefined;
+};
+
+const readOne = (context: Context, data: unknown): Piece | undefined => {
+  const read = readPiece(data);
   if (read.ok) return read.value;
   answerFailure(context, { code: 'bad-document', issues: read.error });
   return undefined;
@@ -36,7 +57,7 @@ const ID = /^[\w-]{1,80}$/;
 const NUMBER = /^[1-9]\d{0,8}$/;
 
 /** The interface under /api: sets listed, read, made, saved over the revision they are based on, their history, taken off the shelf and
- *  put back. */
+ *  put back; and the maker's own presets. */
 export const routes = (store: Store, clock: () => Date): Router => {
   const router = new Router({ prefix: '/api' });
   router.param('id', (id, context, next) => (ID.test(id) ? next() : answerFailure(context, { code: 'not-found' })));
@@ -77,6 +98,25 @@ export const routes = (store: Store, clock: () => Date): Router => {
   });
   router.get('/sets/:id/revisions/:revision', async (context) => {
     answerStored(context, await getRevision(store, named(context), Number(named(context, 'revision'))));
+  });
+  router.get('/presets', async (context) => {
+    // What no longer passes its door is left out, not failed for.
+    const kept = (await listPresets(store)).flatMap(({ id, piece }) => {
+      const read = readPiece(piece);
+      return read.ok ? [{ id, piece: read.value }] : [];
+    });
+    context.body = { presets: kept };
+  });
+  router.post('/presets', async (context) => {
+    const body = readBody(context, presetBody);
+    const piece = body && readOne(context, body.piece);
+    if (!body || !piece) return;
+    const kept = await keepPreset(store, randomUUID(), piece, clock());
+    if (kept.ok) context.status = 201;
+    answer(context, kept);
+  });
+  router.delete('/presets/:id', async (context) => {
+    answer(context, await forgetPreset(store, named(context)));
   });
   router.all('/{*rest}', (context) => answerFailure(context, { code: 'not-found' }));
   return router;

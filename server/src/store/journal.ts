@@ -15,7 +15,9 @@ export type Entry =
       readonly document: unknown;
     }
   | { readonly kind: 'away'; readonly id: string; readonly at: string | null }
-  | { readonly kind: 'purge'; readonly ids: readonly string[] };
+  | { readonly kind: 'purge'; readonly ids: readonly string[] }
+  | { readonly kind: 'preset'; readonly id: string; readonly name: string; readonly at: string; readonly piece: unknown }
+  | { readonly kind: 'forget'; readonly id: string };
 
 export type Numbered = { readonly number: number; readonly entry: Entry };
 

@@ -35,3 +35,11 @@ export const revisions = pgTable(
 
 /** What the application notes about itself: how far the journal has come, the salt of sessions, that demo sets were laid out. */
 export const marks = pgTable('marks', { name: text('name').primaryKey(), value: text('value').notNull() });
+
+/** A maker's own presets: pieces to start others from. */
+export const presets = pgTable('presets', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  piece: jsonb('piece').notNull(),
+  createdAt: moment('created_at').notNull().defaultNow(),
+});

@@ -6,7 +6,7 @@ import { err, type Result } from '@parlor/core/kit';
 import { eq, sql } from 'drizzle-orm';
 import { type Database, type Db, databaseIn } from './database.ts';
 import { type Entry, type Journal, type Numbered, openJournal, readJournal } from './journal.ts';
-import { marks, revisions, sets } from './schema.ts';
+import { marks, presets, revisions, sets } from './schema.ts';
 
 /** Where sets are kept. Without a journal (on a database server, which syncs by itself) only the database is written. */
 export type Store = { readonly db: Db; readonly record: (tx: Db, entry: Entry) => Promise<void>; readonly close: () => Promise<void> };
@@ -15,6 +15,8 @@ export type StoreError =
   | { readonly code: 'set-not-found'; readonly id: string }
   | { readonly code: 'revision-not-found'; readonly id: string; readonly revision: number }
   | { readonly code: 'stale-revision'; readonly id: string; readonly revision: number }
+  | { readonly code: 'preset-not-found'; readonly id: string }
+  | { readonly code: 'too-many-presets'; readonly most: number }
   | { readonly code: 'storage-full' };
 
 const JOURNAL_MARK = 'journal';
@@ -38,6 +40,18 @@ export const markOnce = async (db: Db, name: string, value: string): Promise<{ r
 const doAgain = async (tx: Db, entry: Entry): Promise<void> => {
   if (entry.kind === 'purge') {
     for (const id of entry.ids) await tx.delete(sets).where(eq(sets.id, id));
+    return;
+  }
+  if (entry.kind === 'forget') {
+    await tx.delete(presets).where(eq(presets.id, entry.id));
+    return;
+  }
+  if (entry.kind === 'preset') {
+    const { id, name, piece } = entry;
+    await tx
+      .insert(presets)
+      .values({ id, name, piece, createdAt: new Date(entry.at) })
+      .onConflictDoUpdate({ target: presets.id, set: { name, piece } });
     return;
   }
   const at = entry.at === null ? null : new Date(entry.at);

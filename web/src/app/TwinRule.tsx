@@ -11,6 +11,7 @@ import {
   toReal,
   type Units,
 } from '@parlor/core/measure';
+import { drivingSizes } from '@parlor/core/piece';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { type Pointed, useAppSelector, useEdit, useScale, useUnits } from '../state/index.ts';
 import { Check, Choice } from '../ui/index.ts';
@@ -35,7 +36,7 @@ const LEFT = 52;
 const useSpan = (): RealUm => {
   const document = useAppSelector((state) => state.openSet.document);
   return useMemo(() => {
-    const sizes = document ? [document.doll.stature, ...document.pieces.flatMap((piece) => [piece.width, piece.height])] : [1_800_000];
+    const sizes = document ? [document.doll.stature, ...document.pieces.flatMap(drivingSizes)] : [1_800_000];
     return realUm(Math.max(...sizes) * 1.2);
   }, [document]);
 };

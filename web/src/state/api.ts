@@ -1,4 +1,4 @@
-import type { SetDocument } from '@parlor/core/set';
+import type { Piece, SetDocument } from '@parlor/core/set';
 
 /** What the server says of a set on the shelf. */
 export type SetSummary = {
@@ -14,6 +14,9 @@ export type AwaySummary = SetSummary & { readonly until: string };
 
 /** A save in the history of a set. */
 export type RevisionSummary = { readonly revision: number; readonly savedAt: string; readonly words: string };
+
+/** A piece that the maker keeps to start others from. */
+export type OwnPreset = { readonly id: string; readonly piece: Piece };
 
 export type StoredSet = { readonly id: string; readonly revision: number; readonly document: SetDocument };
 
@@ -64,6 +67,9 @@ export const api = {
   revisions: (id: string) => request<{ revisions: readonly RevisionSummary[] }>('GET', `${setPath(id)}/revisions`),
   revision: (id: string, revision: number) =>
     request<{ revision: number; document: SetDocument }>('GET', `${setPath(id)}/revisions/${revision}`),
+  presets: () => request<{ presets: readonly OwnPreset[] }>('GET', '/presets'),
+  keepPreset: (piece: Piece) => request<{ id: string }>('POST', '/presets', { piece }),
+  forgetPreset: (id: string) => request<{ id: string }>('DELETE', `/presets/${encodeURIComponent(id)}`),
   door: () => request<{ needed: boolean; inside: boolean }>('GET', '/door'),
   knock: (phrase: string) => request<{ inside: boolean }>('POST', '/door', { phrase }),
   leave: () => request<{ inside: boolean }>('DELETE', '/door'),

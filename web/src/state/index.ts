@@ -1,6 +1,6 @@
 import './deriving.ts';
 
-export { type AwaySummary, api, type RevisionSummary, type SetSummary } from './api.ts';
+export { type AwaySummary, api, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
 export { deriveAgain, layOutAgain, stopLayingOut } from './deriving.ts';
 export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useDerivedPiece, useEdit, useLook, useScale, useSet, useUnits } from './hooks.ts';
@@ -11,4 +11,4 @@ export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { strokeBegins, strokeEnds } from './stroke.ts';
-export { pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';
+export { fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';

@@ -13,6 +13,10 @@ const wide = (id: string, width: number): Edit => ({ kind: 'change-piece', id, c
 const deep = (id: string, depth: number): Edit => ({ kind: 'change-piece', id, change: { depth: realUm(depth) } });
 const edit = (state: OpenSet, words: string, what: Edit, stroke?: string): OpenSet =>
   openSetReducer(state, edited({ words, edit: what, ...(stroke && { stroke }) }));
+const widthOf = ({ document: open }: OpenSet) => {
+  const [first] = open?.pieces ?? [];
+  return first?.family === 'casework' ? first.width : undefined;
+};
 const undo = (state: OpenSet) => openSetReducer(state, undone());
 const redo = (state: OpenSet) => openSetReducer(state, redone());
 
@@ -22,10 +26,10 @@ describe('steps of work', () => {
     for (let step = 1; step <= 250; step += 1) state = edit(state, `step ${step}`, wide('piece-1', 1_000_000 + step));
     expect(state.past).toHaveLength(200);
     for (let step = 0; step < 200; step += 1) state = undo(state);
-    expect(state.document?.pieces[0]?.width).toBe(1_000_050);
+    expect(widthOf(state)).toBe(1_000_050);
     expect(undo(state).document).toBe(state.document);
     for (let step = 0; step < 200; step += 1) state = redo(state);
-    expect(state.document?.pieces[0]?.width).toBe(1_000_250);
+    expect(widthOf(state)).toBe(1_000_250);
   });
 
   it('of one stroke are one, with the words of the last', () => {
@@ -36,7 +40,7 @@ describe('steps of work', () => {
     expect(state.past.map(({ words }) => words)).toEqual(['width of Chest 30', 'width of Shelf']);
     const back = undo(undo(state));
     expect(back.document).toEqual(document);
-    expect(redo(back).document?.pieces[0]?.width).toBe(900_030);
+    expect(widthOf(redo(back))).toBe(900_030);
   });
 
   it('taken back in the middle of a stroke do not swallow what is typed afterwards', () => {

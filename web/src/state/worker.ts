@@ -8,7 +8,10 @@ import {
   type DerivedPiece,
   type DerivedSet,
   derive,
+  fitRule,
   layOutSet,
+  meansOf,
+  type RuleFit,
   type SetDocument,
   templatePages,
   type Wanted,
@@ -43,6 +46,11 @@ const work = {
   },
   /** A set that does not lie open, for its vignette; leaves what is known alone. */
   look: (document: SetDocument): DerivedSet => derive(document),
+  fitRule: (document: SetDocument, pieceId: string, grid: number): RuleFit => {
+    const piece = document.pieces.find(({ id }) => id === pieceId);
+    if (!piece) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };
+    return fitRule(piece, meansOf(document), grid);
+  },
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
   pdf: async (
     document: SetDocument,

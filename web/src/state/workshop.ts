@@ -1,5 +1,5 @@
 import type { Page } from '@parlor/core/print';
-import type { BoardLayout, DerivedPiece, DerivedSet, SetDocument, Wanted } from '@parlor/core/set';
+import type { BoardLayout, DerivedPiece, DerivedSet, RuleFit, SetDocument, Wanted } from '@parlor/core/set';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { DeriveReply, LayoutReply, Work } from './worker.ts';
 
@@ -79,6 +79,10 @@ export const stopDeriving = workshop.stop;
 
 /** A set that does not lie open, for its picture. */
 export const lookThere = (document: SetDocument): Promise<DerivedSet> => workshop.ask((hand) => hand.look(document));
+
+/** The smallest change of a piece's driving sizes that puts its cuts on the rule. */
+export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>
+  cuttingRoom.ask((hand) => hand.fitRule(document, pieceId, grid));
 
 export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<readonly Page[]> =>
   press.ask((hand) => hand.pages(document, wanted));

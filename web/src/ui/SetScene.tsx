@@ -1,7 +1,7 @@
 import type { DerivedSet, SetDocument } from '@parlor/core/set';
 import { useMemo } from 'react';
+import { drawnFrom, fillOf } from './drawings.ts';
 import { Figure } from './Figure.tsx';
-import { FRONT_FILL, frontView } from './frontView.ts';
 
 const BETWEEN = 0.12;
 
@@ -16,7 +16,7 @@ export const SetScene = ({ document, derived, label }: Props) => {
       if (!made) return [];
       const at = x;
       x += made.assembly.outside.max[0] / 1000 + doll * BETWEEN;
-      return [{ id, at, rects: frontView(made.assembly.parts), end: x, height: made.assembly.outside.max[1] / 1000 }];
+      return [{ id, at, drawings: drawnFrom(made.assembly.parts, 'front'), end: x, height: made.assembly.outside.max[1] / 1000 }];
     });
   }, [derived, doll]);
   const width = Math.max(placed.at(-1)?.end ?? 0, doll * 1.2);
@@ -30,16 +30,15 @@ export const SetScene = ({ document, derived, label }: Props) => {
       aria-label={label}
     >
       <line x1={-width} x2={width * 2} y1="0" y2="0" stroke="var(--line)" strokeWidth={height * 0.006} />
-      {placed.map(({ id, at, rects }) => (
+      {placed.map(({ id, at, drawings }) => (
         <g key={id} transform={`translate(${at} 0)`}>
-          {rects.map((rect) => (
-            <rect
-              key={rect.index}
-              x={rect.x}
-              y={-rect.y - rect.height}
-              width={rect.width}
-              height={rect.height}
-              fill={FRONT_FILL[rect.role]}
+          {drawings.map((drawing) => (
+            <path
+              key={drawing.index}
+              d={drawing.path}
+              fillRule="evenodd"
+              fill={fillOf(drawing)}
+              fillOpacity={drawing.clear ? 0.35 : 1}
               stroke="var(--ink)"
               strokeWidth="1"
               vectorEffect="non-scaling-stroke"

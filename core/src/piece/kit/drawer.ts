@@ -1,8 +1,9 @@
 // µm, doll size. A running drawer: a tray with a front, that slides out of its place; and the grips that fronts have.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
+import type { StickName } from '../../stock/index.ts';
 import type { Sheeting } from './means.ts';
-import { layered, panel, roundIn, type Space } from './panels.ts';
+import { layered, panel, roundIn, type Space, sectionOf, stickIn } from './panels.ts';
 
 export const GRIPS = ['none', 'knob', 'bar'] as const;
 export type Grip = (typeof GRIPS)[number];
@@ -55,6 +56,9 @@ const trayParts = (box: Space, id: string, { board, one }: Sheeting): readonly P
   ];
 };
 
+/** The stick that a tray runs against at the back. */
+const STOP: StickName = 'square dowel, 3 mm';
+
 export type DrawerPlan = {
   readonly id: string;
   /** The clear space of its compartment, and the field of its front. */
@@ -81,7 +85,7 @@ export const runningDrawer = (plan: DrawerPlan): { readonly parts: readonly Part
     x1: space.x1 - clearance,
     y0: space.y0,
     y1: space.y1 - clearance,
-    z0: space.z0 + (stop ? one : clearance),
+    z0: space.z0 + (stop ? sectionOf(STOP).thickness : clearance),
     z1: field.z0,
   };
   const needs: readonly (readonly [available: number, has: number, least: number])[] = [
@@ -100,12 +104,13 @@ export const runningDrawer = (plan: DrawerPlan): { readonly parts: readonly Part
     ...layered(field, { id: `${id}/front`, role: 'border', name: 'drawer front', shows: 'front' }, front),
     ...gripOn(grip, field, middle, true, id, front),
   ];
+  const stick = sectionOf(STOP);
   const stops = stop
     ? [
-        panel(
-          { ...space, y1: space.y0 + one, z1: space.z0 + one },
+        stickIn(
+          { ...space, y1: space.y0 + stick.width, z1: space.z0 + stick.thickness },
           { id: `${id}/stop`, role: 'slide', name: 'drawer stop', shows: 'up' },
-          tray.board,
+          STOP,
         ),
       ]
     : [];

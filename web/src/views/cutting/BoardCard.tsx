@@ -1,5 +1,4 @@
 import { UM } from '@parlor/core/measure';
-import { BOARD_ROLES } from '@parlor/core/piece';
 import type { SetDocument } from '@parlor/core/set';
 import { type SheetType, USUAL_SHEETS } from '@parlor/core/stock';
 import { Trash2 } from 'lucide-react';
@@ -77,7 +76,7 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
   const { boards, pieces } = useSet();
   const edit = useEdit();
   const change = useChangeBoard(board);
-  const used = board.id === boards[0]?.id || pieces.some((piece) => BOARD_ROLES.some((role) => piece.boards[role] === board.id));
+  const used = board.id === boards[0]?.id || pieces.some((piece) => Object.values<string | null>(piece.boards).includes(board.id));
   return (
     <section aria-label={board.name} className="border border-tab rounded-soft p-4 pt-2.5 space-y-2 bg-leaf/60">
       <div className="flex items-end gap-3">

@@ -1,41 +1,34 @@
-import { dollUm, type Scale, toDoll, toReal, UM } from '@parlor/core/measure';
+import { dollOf, dollUm, isDollSize, type Measure, realOf, type Scale, toReal, UM } from '@parlor/core/measure';
+import { type Casework, valueAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
-import { Figure, SizeField } from '../../ui/index.ts';
+import { Figure, type SightName, SizeField } from '../../ui/index.ts';
 import { sizeSlot } from './bayEdits.ts';
 import { Bays, DimensionLine, Panels, Standing } from './ElevationMarks.tsx';
 import { type Sight, type Stretch, samePath, sightFor, stretchesOf } from './elevationPlan.ts';
+import { type Overall, overallOn } from './overall.ts';
 import { useBox } from './useBox.ts';
+import { useChangePiece } from './useChangePiece.ts';
 
-type Props = { readonly piece: Piece; readonly made: MadePiece; readonly scale: Scale };
+type Props = { readonly piece: Piece; readonly made: MadePiece; readonly scale: Scale; readonly seen: SightName };
 
 /** In rem: a pencilled size is as wide as its words and as high as its line. */
 const LEAST_ROOM = { columns: 4.7, rows: 1.9 } as const;
 
 const rem = (): number => Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16;
 
-const Chain = ({
-  kind,
-  stretches,
-  sight,
-  piece,
-  scale,
-}: {
+type ChainProps = {
   readonly kind: 'columns' | 'rows';
   readonly stretches: readonly Stretch[];
   readonly sight: Sight;
-  readonly piece: Piece;
+  readonly right: number;
+  readonly piece: Casework;
   readonly scale: Scale;
-}) => {
+};
+
+const Chain = ({ kind, stretches, sight, right, piece, scale }: ChainProps) => {
   const edit = useEdit();
   const chosen = useAppSelector((state) => state.desk.bay);
-  const right =
-    sight.left +
-    (piece.hold === 'outside'
-      ? toDoll(piece.width, scale) / 1000
-      : Math.max(...stretches.map(({ to }) => to), toDoll(piece.width, scale) / 1000 + 8)) *
-      sight.scale +
-    14;
   // Sizes that would lie on each other are left away, but never that of the chosen bay.
   const roomy = stretches.filter(
     ({ path, from, to }) => (to - from) * sight.scale >= LEAST_ROOM[kind] * rem() || samePath(path, chosen?.slice(0, path.length) ?? null),
@@ -61,7 +54,7 @@ const Chain = ({
           min={UM.mm}
           max={10 * UM.m}
           onChange={(clear) => {
-            const sized = sizeSlot(piece.front, path, { clear: clear as Piece['width'] });
+            const sized = sizeSlot(piece.front, path, { clear: clear as Measure });
             if (sized) edit(`clear ${word} of a bay of ${piece.name}`, { kind: 'put-cell', id: piece.id, path: [], cell: sized.front });
           }}
         />
@@ -85,58 +78,92 @@ const chainLines = (kind: 'columns' | 'rows', stretches: readonly Stretch[], sig
     ),
   );
 
-/** The front elevation, drawn from the model and edited where it stands: bays are chosen with a touch, sizes changed on the drawing. */
-export const Elevation = ({ piece, made, scale }: Props) => {
+/** What of the piece is seen: its box in millimetres, and the stretch that each pencilled outer size measures. */
+const extentOf = (piece: Piece, made: MadePiece, seen: SightName) => {
+  const { outside, clear } = made.assembly;
+  const [x, y, z] = outside.max.map((value) => value / 1000) as [number, number, number];
+  const wide = seen === 'side' ? z : x;
+  const high = seen === 'top' ? z : y;
+  // A bed's sizes are its mattress's; other pieces are measured from edge to edge, wall pieces from the floor.
+  const mattress = piece.family === 'bed';
+  const [x0, z0] = [clear.min[0] / 1000, clear.min[2] / 1000];
+  const across = mattress ? (seen === 'side' ? [z - clear.max[2] / 1000, z - z0] : [x0, clear.max[0] / 1000]) : [0, wide];
+  const up = mattress ? (seen === 'top' ? [z - clear.max[2] / 1000, z - z0] : [0, clear.min[1] / 1000]) : [0, high];
+  return { wide, high, across: across as [number, number], up: up as [number, number] };
+};
+
+/** An outer size where it stands on the drawing; typed in the world in which it was decided. */
+const OverallSize = ({ overall, piece, scale }: { readonly overall: Overall; readonly piece: Piece; readonly scale: Scale }) => {
+  const change = useChangePiece(piece);
+  const { field } = overall;
+  if (field.kind.kind !== 'size') return null;
+  const measure = valueAt(piece, field.path) as Measure;
+  const doll = isDollSize(measure);
+  const bound = (um: number) => (doll ? Math.round((um * scale.doll) / scale.real) : um);
+  const held = piece.family === 'casework' && piece.hold === 'inside' ? 'clear ' : '';
+  const label = field.label.toLowerCase();
+  return (
+    <SizeField
+      pencil
+      world={doll ? 'doll' : 'real'}
+      label={`${held}${label} on the drawing`}
+      lengthUm={doll ? dollOf(measure, scale) : realOf(measure, scale)}
+      min={bound(field.kind.min)}
+      max={bound(field.kind.max)}
+      onChange={(um) => change(label, field.path, doll ? { doll: dollUm(um) } : um)}
+    />
+  );
+};
+
+const SEEN = { front: 'Front', side: 'Right side', top: 'Top' } as const;
+
+/** An elevation, drawn from the model and edited where it stands: bays are chosen with a touch, sizes changed on the drawing. */
+export const Elevation = ({ piece, made, scale, seen }: Props) => {
   const { doll } = useSet();
-  const edit = useEdit();
   const { ref, width, height } = useBox<HTMLDivElement>(380, 430);
   const chosen = useAppSelector((state) => state.desk.bay);
-  const [w, h] = [made.assembly.outside.max[0] / 1000, made.assembly.outside.max[1] / 1000];
-  const { columns, rows } = stretchesOf(piece.front, made.bays, chosen);
-  const sight = sightFor(w, h, doll.height / 1000, width, height, columns.length > 0);
-  const [right, top] = [sight.left + w * sight.scale, sight.floor - h * sight.scale];
-  const held = piece.hold === 'outside' ? '' : 'clear ';
-  const change = (words: string, part: Partial<Piece>) =>
-    edit(`${words} of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: part });
+  const { wide, high, across, up } = extentOf(piece, made, seen);
+  const { columns, rows } = stretchesOf(piece, made.bays, chosen, seen);
+  const figure = seen === 'top' ? 0 : doll.height / 1000;
+  const sight = sightFor(wide, high, figure, width, height, columns.length > 0);
+  const at = (mm: number) => sight.left + mm * sight.scale;
+  const level = (mm: number) => sight.floor - mm * sight.scale;
+  const right = at(wide);
+  const overall = overallOn(piece, seen);
+  const bays = piece.family === 'casework' && seen === 'front' ? piece : null;
+  const [over, beside] = (['across', 'up'] as const).map((way) => overall.find((each) => each.way === way));
   return (
-    <div ref={ref} className="absolute inset-0" data-testid="elevation">
-      <svg width={width} height={height} className="absolute inset-0" aria-label={`Front of ${piece.name}`} role="group">
-        <line x1={10} x2={width - 6} y1={sight.floor} y2={sight.floor} stroke="var(--tab)" strokeWidth="2" />
-        <g transform={`translate(${sight.figureAt} ${sight.floor}) scale(${sight.scale})`} opacity="0.55">
-          <Figure heightUm={doll.height} x={0} floor={0} />
-        </g>
-        <Panels piece={piece} made={made} sight={sight} />
-        <Standing piece={piece} bays={made.bays} scale={scale} sight={sight} />
-        <Bays piece={piece} bays={made.bays} sight={sight} scale={scale} />
-        <DimensionLine x1={sight.left} x2={right} y1={top - 12} y2={top - 12} />
-        <DimensionLine x1={sight.left - 14} x2={sight.left - 14} y1={top} y2={sight.floor} />
+    <div ref={ref} className="absolute inset-0" data-testid="elevation" data-seen={seen}>
+      <svg width={width} height={height} className="absolute inset-0" aria-label={`${SEEN[seen]} of ${piece.name}`} role="group">
+        {seen !== 'top' && <line x1={10} x2={width - 6} y1={sight.floor} y2={sight.floor} stroke="var(--tab)" strokeWidth="2" />}
+        {figure > 0 && (
+          <g transform={`translate(${sight.figureAt} ${sight.floor}) scale(${sight.scale})`} opacity="0.55">
+            <Figure heightUm={doll.height} x={0} floor={0} />
+          </g>
+        )}
+        <Panels piece={piece} made={made} sight={sight} seen={seen} />
+        {bays && <Standing piece={bays} bays={made.bays} scale={scale} sight={sight} />}
+        {bays && <Bays piece={bays} bays={made.bays} sight={sight} scale={scale} />}
+        {over && <DimensionLine x1={at(across[0])} x2={at(across[1])} y1={level(high) - 12} y2={level(high) - 12} />}
+        {beside && <DimensionLine x1={sight.left - 14} x2={sight.left - 14} y1={level(up[1])} y2={level(up[0])} />}
         {chainLines('columns', columns, sight, right)}
         {chainLines('rows', rows, sight, right + 14)}
       </svg>
-      <div className="absolute -translate-x-1/2 -translate-y-full" style={{ left: sight.left + (w * sight.scale) / 2, top: top - 8 }}>
-        <SizeField
-          pencil
-          world="real"
-          label={`${held}width on the drawing`}
-          lengthUm={piece.width}
-          min={10 * UM.mm}
-          max={10 * UM.m}
-          onChange={(value) => change('width', { width: value as Piece['width'] })}
-        />
-      </div>
-      <div className="absolute -translate-x-full -translate-y-1/2" style={{ left: sight.left - 18, top: (top + sight.floor) / 2 }}>
-        <SizeField
-          pencil
-          world="real"
-          label={`${held}height on the drawing`}
-          lengthUm={piece.height}
-          min={10 * UM.mm}
-          max={10 * UM.m}
-          onChange={(value) => change('height', { height: value as Piece['height'] })}
-        />
-      </div>
-      <Chain kind="columns" stretches={columns} sight={sight} piece={piece} scale={scale} />
-      <Chain kind="rows" stretches={rows} sight={sight} piece={piece} scale={scale} />
+      {over && (
+        <div
+          className="absolute -translate-x-1/2 -translate-y-full"
+          style={{ left: at((across[0] + across[1]) / 2), top: level(high) - 8 }}
+        >
+          <OverallSize overall={over} piece={piece} scale={scale} />
+        </div>
+      )}
+      {beside && (
+        <div className="absolute -translate-x-full -translate-y-1/2" style={{ left: sight.left - 18, top: level((up[0] + up[1]) / 2) }}>
+          <OverallSize overall={beside} piece={piece} scale={scale} />
+        </div>
+      )}
+      {bays && <Chain kind="columns" stretches={columns} sight={sight} right={right + 14} piece={bays} scale={scale} />}
+      {bays && <Chain kind="rows" stretches={rows} sight={sight} right={right + 14} piece={bays} scale={scale} />}
     </div>
   );
 };

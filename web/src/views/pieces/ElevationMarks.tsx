@@ -1,47 +1,59 @@
 import { dollUm, type Scale, showLength, toDoll, toReal } from '@parlor/core/measure';
-import { type Bay, type Cell, cellAt } from '@parlor/core/piece';
+import { type Bay, type Casework, CELL_WORDS, type Cell, cellAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
 import { STANDING_OBJECTS } from '@parlor/core/stock';
 import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import { bayChosen, tagPointed, useAppDispatch, useAppSelector, useEdit, useUnits } from '../../state/index.ts';
-import { FRONT_FILL, frontView } from '../../ui/index.ts';
+import { drawnFrom, fillOf, opacityOf, type SightName } from '../../ui/index.ts';
 import { bayBeside, toolOfKey } from './bayTools.ts';
 import { type Sight, samePath } from './elevationPlan.ts';
 
+const SPLITS = new Set(['door', 'columns', 'rows']);
+
 /** Bays that the hand can choose: leaves and doors. Where a door hangs, the first touch takes the door, the next what is behind it. */
-const choosable = (bays: readonly Bay[]): readonly Bay[] => bays.filter(({ kind }) => kind === 'open' || kind === 'shelves');
+const choosable = (bays: readonly Bay[]): readonly Bay[] => bays.filter(({ kind }) => !SPLITS.has(kind));
 
 const doorBefore = (bays: readonly Bay[], bay: Bay): Bay | undefined =>
   bays.find(({ kind, path }) => kind === 'door' && path.length < bay.path.length && path.every((step, index) => step === bay.path[index]));
 
-const WORDS = { open: 'open bay', shelves: 'bay with shelves' } as const;
-
-/** The parts as they are seen from the front. */
-export const Panels = ({ piece, made, sight }: { readonly piece: Piece; readonly made: MadePiece; readonly sight: Sight }) => {
+/** The parts as they are seen. */
+export const Panels = ({
+  piece,
+  made,
+  sight,
+  seen,
+}: {
+  readonly piece: Piece;
+  readonly made: MadePiece;
+  readonly sight: Sight;
+  readonly seen: SightName;
+}) => {
   const dispatch = useAppDispatch();
   const pointedTag = useAppSelector((state) => state.desk.tag);
-  const rects = useMemo(() => frontView(made.assembly.parts), [made]);
-  const { scale, left, floor } = sight;
-  return rects.map(({ index, role, x, y, width, height }) => {
-    const tag = made.tags[index] ?? '';
-    const lit = tag === pointedTag;
-    return (
-      <rect
-        key={index}
-        x={left + x * scale}
-        y={floor - (y + height) * scale}
-        width={width * scale}
-        height={height * scale}
-        fill={lit ? 'var(--sprig)' : FRONT_FILL[role]}
-        fillOpacity={role === 'door' ? 0.72 : 1}
-        stroke={lit ? 'var(--moss)' : 'var(--ink)'}
-        strokeWidth={lit ? 2 : 1}
-        onMouseEnter={() => dispatch(tagPointed(tag))}
-        onMouseLeave={() => dispatch(tagPointed(null))}
-        data-part={`${piece.id}-${index}`}
-      />
-    );
-  });
+  const drawings = useMemo(() => drawnFrom(made.assembly.parts, seen), [made, seen]);
+  return (
+    <g transform={`translate(${sight.left} ${sight.floor}) scale(${sight.scale})`}>
+      {drawings.map((drawing) => {
+        const tag = made.tags[drawing.index] ?? '';
+        const lit = tag === pointedTag;
+        return (
+          <path
+            key={drawing.index}
+            d={drawing.path}
+            fillRule="evenodd"
+            fill={lit ? 'var(--sprig)' : fillOf(drawing)}
+            fillOpacity={lit ? 0.9 : opacityOf(drawing)}
+            stroke={lit ? 'var(--moss)' : 'var(--ink)'}
+            strokeWidth={lit ? 2 : 1}
+            vectorEffect="non-scaling-stroke"
+            onMouseEnter={() => dispatch(tagPointed(tag))}
+            onMouseLeave={() => dispatch(tagPointed(null))}
+            data-part={`${piece.id}-${drawing.index}`}
+          />
+        );
+      })}
+    </g>
+  );
 };
 
 /** What is named to stand in a bay, as it would stand on its floor: as many as fit side by side, three at most. */
@@ -51,7 +63,7 @@ export const Standing = ({
   scale,
   sight,
 }: {
-  readonly piece: Piece;
+  readonly piece: Casework;
   readonly bays: readonly Bay[];
   readonly scale: Scale;
   readonly sight: Sight;
@@ -82,7 +94,7 @@ export const Standing = ({
 const bayAt = (path: readonly number[]): string => `[data-bay="${path.join('.')}"]`;
 
 /** Keys on a bay: arrows go to its neighbours, letters use its tools. Focus follows what was made of it. */
-const useBayKeys = (piece: Piece, bays: readonly Bay[]) => {
+const useBayKeys = (piece: Casework, bays: readonly Bay[]) => {
   const dispatch = useAppDispatch();
   const edit = useEdit();
   const next = useRef<readonly number[] | null>(null);
@@ -110,10 +122,10 @@ const useBayKeys = (piece: Piece, bays: readonly Bay[]) => {
 /** The leaf of the drawing that stands for a cell: the cell itself, or the first inside it. */
 const firstLeaf = (front: Cell, path: readonly number[]): readonly number[] => {
   const cell = cellAt(front, path);
-  return !cell || cell.kind === 'open' || cell.kind === 'shelves' ? path : firstLeaf(front, [...path, 0]);
+  return !cell || !SPLITS.has(cell.kind) ? path : firstLeaf(front, [...path, 0]);
 };
 
-type BaysProps = { readonly piece: Piece; readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale };
+type BaysProps = { readonly piece: Casework; readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale };
 
 /** The bays, to be chosen with a touch or a key. */
 export const Bays = ({ piece, bays, sight, scale }: BaysProps) => {
@@ -134,7 +146,7 @@ export const Bays = ({ piece, bays, sight, scale }: BaysProps) => {
         tabIndex={0}
         aria-pressed={mine}
         data-bay={bay.path.join('.')}
-        aria-label={`${WORDS[bay.kind as 'open']} ${number + 1}${door ? ', behind a door' : ''}, ${size(x1 - x0)} wide, ${size(y1 - y0)} high`}
+        aria-label={`${CELL_WORDS[bay.kind as 'open']} ${number + 1}${door ? ', behind a door' : ''}, ${size(x1 - x0)} wide, ${size(y1 - y0)} high`}
         x={sight.left + (x0 / 1000) * sight.scale}
         y={sight.floor - (y1 / 1000) * sight.scale}
         width={((x1 - x0) / 1000) * sight.scale}

@@ -1,12 +1,21 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
+import { useMemo, useState } from 'react';
 import { deriveAgain, stopDeriving, useAppSelector, useScale, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
+import { buildStepsOf } from './buildSteps.ts';
+import { FitRule } from './FitRule.tsx';
 import { ModelStage } from './ModelStage.tsx';
 import { PartsTable } from './PartsTable.tsx';
+import { Steps } from './Steps.tsx';
 
 const verdict = ({ inspection, assembly }: MadePiece): string => {
-  const right = inspection.closes && inspection.clearIsFree && inspection.interference.length === 0 && inspection.loose.length === 0;
+  const right =
+    inspection.closes &&
+    inspection.clearIsFree &&
+    inspection.interference.length === 0 &&
+    inspection.loose.length === 0 &&
+    inspection.order.stuck.length === 0;
   return `${assembly.parts.length} parts · ${right ? 'closes exactly' : 'does not close'}`;
 };
 
@@ -28,8 +37,12 @@ const WorkingItOut = () => {
 export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined }) => {
   const { doll } = useSet();
   const scale = useScale();
+  const [step, setStep] = useState<number | null>(null);
+  const made = piece?.made ?? null;
+  const steps = useMemo(() => (made ? buildStepsOf(made) : []), [made]);
   if (!piece) return <WorkingItOut />;
-  const { made, findings } = piece;
+  const { findings } = piece;
+  const at = step === null || step >= steps.length ? null : step;
   return (
     <div className="flex flex-col h-full">
       <header className="flex items-start justify-between gap-4">
@@ -45,11 +58,15 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           </p>
         )}
       </header>
-      {made && <ModelStage piece={piece} made={made} />}
+      {made && <ModelStage piece={piece} made={made} steps={steps} step={at} onStep={setStep} />}
       <div className="@container">
         <div className="grid @min-[31rem]:grid-cols-[minmax(0,1fr)_11.6rem] gap-5 mt-2 items-start pb-4">
           {made ? (
-            <PartsTable made={made} />
+            <div className="min-w-0">
+              <PartsTable made={made} />
+              <FitRule pieceId={piece.id} />
+              <Steps steps={steps} step={at} onStep={setStep} />
+            </div>
           ) : (
             <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
           )}

@@ -2,7 +2,7 @@ import type { MadePiece } from '@parlor/core/set';
 import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { buildModel, type Colours, dispose, light, type Model, pullApart } from './modelScene.ts';
+import { buildModel, type Colours, dispose, light, type Model, pullApart, seeThrough, showAll, showStep } from './modelScene.ts';
 import { NoModel } from './NoModel.tsx';
 
 type Props = {
@@ -11,6 +11,10 @@ type Props = {
   readonly dollHeightUm: number;
   readonly apart: number;
   readonly tag: string | null;
+  /** Everything is seen through. */
+  readonly xray: boolean;
+  /** How far the piece has been put together; null shows it whole. */
+  readonly step: number | null;
 };
 
 type Stage = {
@@ -23,7 +27,15 @@ type Stage = {
 const coloursNow = (): Colours => {
   const style = getComputedStyle(document.documentElement);
   const read = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return { leaf: read('leaf'), oat: read('oat'), blush: read('blush'), ink: read('ink'), lilac: read('lilac'), sprig: read('moss') };
+  return {
+    leaf: read('leaf'),
+    oat: read('oat'),
+    blush: read('blush'),
+    ink: read('ink'),
+    lilac: read('lilac'),
+    steel: read('steel'),
+    sprig: read('moss'),
+  };
 };
 
 const draw = ({ renderer, camera, model }: Stage): void => {
@@ -50,8 +62,27 @@ const frame = ({ camera, controls, model }: Stage): void => {
   controls.update();
 };
 
+const STEP_TAKES = 450;
+
+/** Brings a step's part to its place in half a second, or at once where movement is not wanted. Gives what stops it. */
+const playStep = (show: (share: number) => void): (() => void) => {
+  if (matchMedia('(prefers-reduced-motion: reduce)').matches) {
+    show(1);
+    return () => undefined;
+  }
+  const began = performance.now();
+  let asked = 0;
+  const go = (now: number) => {
+    const share = Math.min(1, Math.max(0, (now - began) / STEP_TAKES));
+    show(1 - (1 - share) ** 3);
+    if (share < 1) asked = requestAnimationFrame(go);
+  };
+  asked = requestAnimationFrame(go);
+  return () => cancelAnimationFrame(asked);
+};
+
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, step }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const [failed, setFailed] = useState(false);
@@ -93,16 +124,24 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag }: Props) => {
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
     if (lastShape.current !== shape) frame(current);
     lastShape.current = shape;
-    pullApart(current.model, apart);
-    draw(current);
-  }, [made, dollHeightUm, shape, size, apart]);
+  }, [made, dollHeightUm, shape, size]);
   useEffect(() => {
     const current = stage.current;
-    if (!current?.model) return;
-    pullApart(current.model, apart);
-    light(current.model, tag, coloursNow());
-    draw(current);
-  }, [apart, tag]);
+    if (!current?.model || made.assembly.parts.length !== current.model.bodies.length) return undefined;
+    const { model } = current;
+    seeThrough(model, xray);
+    light(model, tag, coloursNow());
+    if (step === null) {
+      showAll(model);
+      pullApart(model, apart);
+      draw(current);
+      return undefined;
+    }
+    return playStep((share) => {
+      showStep(model, made.inspection.order.steps, step, share);
+      draw(current);
+    });
+  }, [made, apart, tag, xray, step]);
   if (failed) return <NoModel />;
   return (
     <canvas

@@ -29,7 +29,7 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
         </tr>
       </thead>
       <tbody>
-        {made.groups.map(({ tag, name, width, height, parts }) => (
+        {made.groups.map(({ tag, name, width, height, parts, stuff, stock, length }) => (
           <tr
             key={tag}
             data-tag={tag}
@@ -37,7 +37,7 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
             onMouseEnter={() => light(tag, Math.max(width, height))}
             onMouseLeave={() => light(null)}
           >
-            <td className="py-1.5">
+            <td className="py-1.5 pr-2">
               <button
                 type="button"
                 aria-label={`${tag}: show it in the drawings`}
@@ -51,11 +51,25 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
             </td>
             <th scope="row" className="font-normal text-left pr-2">
               {name}
+              {stuff !== 'board' && (
+                <span className="block text-small text-graphite">
+                  {stock}
+                  {length === null ? '' : ', long'}
+                </span>
+              )}
             </th>
             <td className="text-right">{parts.length}</td>
-            <td className="text-right pl-2 whitespace-nowrap w-12">{show(width)}</td>
-            <td className="text-center px-0.5 text-graphite w-4">×</td>
-            <td className="text-right whitespace-nowrap w-12">{show(height)}</td>
+            {stuff === 'board' || stuff === 'clear' ? (
+              <>
+                <td className="text-right pl-2 whitespace-nowrap w-12">{show(width)}</td>
+                <td className="text-center px-0.5 text-graphite w-4">×</td>
+                <td className="text-right whitespace-nowrap w-12">{show(height)}</td>
+              </>
+            ) : (
+              <td className="text-right pl-2 whitespace-nowrap" colSpan={3}>
+                {length === null ? <span className="text-graphite">found</span> : show(Math.round(length))}
+              </td>
+            )}
           </tr>
         ))}
       </tbody>

@@ -1,129 +1,52 @@
-import { showLength, UM } from '@parlor/core/measure';
-import type { BoardRole } from '@parlor/core/piece';
+import { type Field, familyOf, isFieldShown } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
-import { thicknessOf } from '@parlor/core/stock';
-import { useEdit, useSet } from '../../state/index.ts';
-import { BackHelp, Choice, CornerHelp, HoldHelp, Picker, SizeField } from '../../ui/index.ts';
+import { useScale } from '../../state/index.ts';
+import type { SightName } from '../../ui/index.ts';
+import { Decision } from './Decision.tsx';
+import { FreePanels } from './FreePanels.tsx';
+import { Holes } from './Holes.tsx';
+import { overallOn } from './overall.ts';
+import { useChangePiece } from './useChangePiece.ts';
 
-const HOLD = [
-  { value: 'outside', label: 'outside' },
-  { value: 'inside', label: 'inside' },
-] as const;
-const CORNER = [
-  { value: 'sides', label: 'sides' },
-  { value: 'top', label: 'top' },
-] as const;
-const BACK = [
-  { value: 'inset', label: 'between' },
-  { value: 'over', label: 'behind' },
-  { value: 'none', label: 'none' },
-] as const;
-const STANDING = [
-  { value: 'free', label: 'free' },
-  { value: 'fixed to the wall', label: 'fixed to the wall' },
-] as const;
+const GROUPS: readonly (readonly [Field['group'], (piece: Piece) => string])[] = [
+  ['shape', () => 'Its shape'],
+  ['build', (piece) => (piece.family === 'casework' ? 'How it is built: corners, back, base, standing' : 'How it is built')],
+  ['fittings', (piece) => (piece.family === 'casework' ? 'Worktop, frame, double walls, lamps' : 'What belongs to it')],
+  ['boards', () => 'Boards, and how thick they are glued up'],
+];
 
-const ROLE_WORDS: Readonly<Record<BoardRole, string>> = {
-  carcass: 'Board',
-  back: 'Board of the back',
-  inner: 'Board of shelves',
-  door: 'Board of doors',
-  plinth: 'Board of the plinth',
-};
+type Props = { readonly piece: Piece; readonly sight: SightName | null };
 
-const useChange = (piece: Piece) => {
-  const edit = useEdit();
-  return (words: string, change: Partial<Piece>) => edit(`${words} of ${piece.name}`, { kind: 'change-piece', id: piece.id, change });
-};
-
-const BoardPicker = ({ piece, role }: { readonly piece: Piece; readonly role: BoardRole }) => {
-  const { boards, units } = useSet();
-  const change = useChange(piece);
-  const same = role === 'carcass' ? [] : [{ value: '', label: 'the same' }];
-  const value = piece.boards[role] ?? (role === 'carcass' ? (boards[0]?.id ?? '') : '');
-  return (
-    <Picker
-      label={ROLE_WORDS[role]}
-      value={value}
-      options={[
-        ...same,
-        ...boards.map((board) => ({
-          value: board.id,
-          label: `${board.name}, ${showLength(thicknessOf(board), { ...units, fine: true })}`,
-        })),
-      ]}
-      onChange={(id) => change(ROLE_WORDS[role].toLowerCase(), { boards: { ...piece.boards, [role]: id === '' ? null : id } })}
-    />
-  );
-};
-
-/** What is decided about the piece as a whole. */
-export const PieceFields = ({ piece, drawn }: { readonly piece: Piece; readonly drawn: boolean }) => {
-  const change = useChange(piece);
-  const size = (field: 'width' | 'height' | 'depth' | 'plinth' | 'setback', label: string, min = 10 * UM.mm) => (
-    <SizeField
-      label={label}
-      world="real"
-      lengthUm={piece[field]}
-      min={min}
-      max={10 * UM.m}
-      onChange={(value) => change(label.toLowerCase(), { [field]: value })}
-    />
-  );
-  const clear = piece.hold === 'inside' ? 'Clear ' : '';
-  const named = (word: string) => (clear ? `${clear}${word}` : `${word[0]?.toUpperCase()}${word.slice(1)}`);
+/** What is decided about the piece as a whole. Sizes that stand on the drawing are left out here. */
+export const PieceFields = ({ piece, sight }: Props) => {
+  const scale = useScale();
+  const change = useChangePiece(piece);
+  if (!scale) return null;
+  const onDrawing = sight ? overallOn(piece, sight).map(({ field }) => field) : [];
+  const shown = familyOf(piece).fields.filter((field) => isFieldShown(field, piece) && !onDrawing.includes(field));
+  const drawn = (fields: readonly Field[]) =>
+    fields.map((field) => (
+      <Decision key={`${field.path.join('.')} ${field.kind.kind}`} field={field} owner={piece} scale={scale} onChange={change} />
+    ));
   return (
     <div className="mt-3">
-      <div className="grid grid-cols-[1fr_auto_1.3fr] gap-x-5 gap-y-2 items-start">
-        {!drawn && <div>{size('width', named('width'))}</div>}
-        {!drawn && <div className="col-span-2">{size('height', named('height'))}</div>}
-        {size('depth', named('depth'))}
-        <Choice
-          label="Hold true"
-          help={<HoldHelp />}
-          value={piece.hold}
-          options={HOLD}
-          onChange={(hold) => change('what is held true', { hold })}
-        />
-        <BoardPicker piece={piece} role="carcass" />
-      </div>
-      <details className="mt-1">
-        <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
-          How it is built: corners, back, plinth, boards, standing
-        </summary>
-        <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2">
-          <Choice
-            label="Which panel runs over"
-            help={<CornerHelp />}
-            value={piece.corner}
-            options={CORNER}
-            onChange={(corner) => change('which panel runs over', { corner })}
-            hint={
-              piece.corner === 'sides'
-                ? 'Sides go from the floor to the top; what lies between them is shorter.'
-                : 'Top and bottom go across; the sides stand between them.'
-            }
-          />
-          <Choice
-            label="The back"
-            help={<BackHelp />}
-            value={piece.back}
-            options={BACK}
-            onChange={(back) => change('the back', { back })}
-          />
-          {size('plinth', 'Plinth', 0)}
-          {size('setback', 'Plinth stands back', 0)}
-          {(['back', 'inner', 'door', 'plinth'] as const).map((role) => (
-            <BoardPicker key={role} piece={piece} role={role} />
-          ))}
-          <Choice
-            label="It stands"
-            value={piece.standing}
-            options={STANDING}
-            onChange={(standing) => change('how it stands', { standing })}
-          />
-        </div>
-      </details>
+      <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start">{drawn(shown.filter(({ group }) => group === 'size'))}</div>
+      {piece.family === 'panels' && <FreePanels piece={piece} scale={scale} />}
+      {GROUPS.map(([group, title]) => {
+        const fields = shown.filter((field) => field.group === group);
+        if (fields.length === 0) return null;
+        return (
+          <details key={group} className="mt-1" open={group === 'shape'} data-group={group}>
+            <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
+              {title(piece)}
+            </summary>
+            <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 items-start">
+              {drawn(fields)}
+              {group === 'fittings' && piece.family === 'casework' && <Holes piece={piece} scale={scale} />}
+            </div>
+          </details>
+        );
+      })}
     </div>
   );
 };

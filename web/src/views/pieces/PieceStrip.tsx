@@ -1,65 +1,62 @@
-import { caseworkSchema, PRESETS, type Preset } from '@parlor/core/piece';
 import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
-import { useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { bayChosen, useAppDispatch, useEdit, useSet } from '../../state/index.ts';
 import { Button, cx } from '../../ui/index.ts';
 
-const newPiece = (preset: Preset, pieces: readonly Piece[]): Piece => ({
-  ...caseworkSchema.parse(preset.piece),
-  id: crypto.randomUUID(),
-  mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1,
-});
+// The library brings every preset with it, and is fetched when somebody looks for something.
+const Library = lazy(async () => ({ default: (await import('./Library.tsx')).Library }));
 
-/** The menu of things to start a piece from. */
-const AddPiece = () => {
+/** Puts a piece into the set and goes to it; its name is the first thing that is asked for. */
+export const useAddPiece = () => {
   const { pieces } = useSet();
   const { setId } = useParams();
   const edit = useEdit();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const added = useRef(false);
-  const add = (preset: Preset) => {
-    added.current = true;
-    const piece = newPiece(preset, pieces);
-    edit(`${piece.name} added`, { kind: 'add-piece', at: pieces.length, piece });
+  return (from: Piece, words: (name: string) => string): void => {
+    const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1 };
+    edit(words(piece.name), { kind: 'add-piece', at: pieces.length, piece });
     dispatch(bayChosen(null));
     void navigate(`/sets/${setId}/pieces/${piece.id}`, { state: { fresh: true } });
   };
+};
+
+/** The button that opens the library of things to start from. */
+const AddPiece = () => {
+  const { pieces } = useSet();
+  const [open, setOpen] = useState(false);
+  const [asked, setAsked] = useState(false);
+  const add = useAddPiece();
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button look="main" className="px-3.5!" disabled={pieces.length >= MOST_PIECES}>
-          <Plus size={18} />
-          piece
-        </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          sideOffset={6}
-          // The new piece takes the focus, not the button that was pressed for it.
-          onCloseAutoFocus={(event) => {
-            if (added.current) event.preventDefault();
-            added.current = false;
-          }}
-          className="z-20 bg-leaf text-ink rounded-soft shadow-slip border border-tab p-1.5 w-80"
-        >
-          {PRESETS.map((preset) => (
-            <DropdownMenu.Item
-              key={preset.key}
-              onSelect={() => add(preset)}
-              className="px-3 py-2 min-h-touch rounded-slip cursor-pointer data-highlighted:bg-sprig outline-none"
-            >
-              <span className="font-name text-lead font-semibold block">{preset.name}</span>
-              <span className="text-small text-graphite">{preset.hint}</span>
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <>
+      <Button
+        look="main"
+        className="px-3.5!"
+        disabled={pieces.length >= MOST_PIECES}
+        aria-haspopup="dialog"
+        onClick={() => {
+          setAsked(true);
+          setOpen(true);
+        }}
+      >
+        <Plus size={18} />
+        piece
+      </Button>
+      {asked && (
+        <Suspense fallback={null}>
+          <Library
+            open={open}
+            onOpenChange={setOpen}
+            onTake={(piece) => {
+              setOpen(false);
+              add(piece, (name) => `${name} added`);
+            }}
+          />
+        </Suspense>
+      )}
+    </>
   );
 };
 
@@ -68,10 +65,17 @@ export const PieceStrip = ({ current }: { readonly current: string | undefined }
   const { pieces } = useSet();
   const { setId } = useParams();
   const dispatch = useAppDispatch();
+  const strip = useRef<HTMLElement>(null);
+  // Among forty pieces the one that lies open is in sight.
+  useEffect(() => {
+    const ticket = current && strip.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (ticket && strip.current) strip.current.scrollLeft = ticket.offsetLeft - strip.current.offsetLeft - 40;
+  }, [current]);
   return (
     <div className="flex items-center gap-2 mb-2">
       <AddPiece />
       <nav
+        ref={strip}
         aria-label="Pieces of this set"
         className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
       >

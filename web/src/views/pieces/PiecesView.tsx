@@ -1,72 +1,44 @@
 import type { Piece } from '@parlor/core/set';
-import { Trash2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
-import { bayChosen, useAppDispatch, useAppSelector, useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
-import { Button, Spread, TextField } from '../../ui/index.ts';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { useAppSelector, useDerivedPiece, useScale, useSet } from '../../state/index.ts';
+import { Choice, type SightName, Spread } from '../../ui/index.ts';
 import { BayTools } from './BayTools.tsx';
 import { Elevation } from './Elevation.tsx';
 import { Follows } from './Follows.tsx';
+import { Heading } from './Heading.tsx';
 import { PieceFields } from './PieceFields.tsx';
 import { PieceStrip } from './PieceStrip.tsx';
 
-const Heading = ({ piece }: { readonly piece: Piece }) => {
-  const edit = useEdit();
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const { setId } = useParams();
-  const { state } = useLocation();
-  const name = useRef<HTMLDivElement>(null);
-  // A piece that was just added is named first.
-  useEffect(() => {
-    if (state?.fresh) name.current?.querySelector('input')?.focus();
-  }, [state]);
-  const remove = () => {
-    edit(`${piece.name} taken away`, { kind: 'remove-piece', id: piece.id });
-    dispatch(bayChosen(null));
-    void navigate(`/sets/${setId}/pieces`);
-  };
-  return (
-    <header className="flex items-start gap-2">
-      <div className="flex-1 min-w-0" ref={name}>
-        <TextField
-          title
-          label="Name of the piece"
-          value={piece.name}
-          onChange={(name) => edit(`the name of ${piece.name}`, { kind: 'change-piece', id: piece.id, change: { name } })}
-        />
-        <p className="text-graphite">the real thing · what you decide</p>
-      </div>
-      <Button
-        look="quiet"
-        className="px-3!"
-        onClick={remove}
-        aria-label={`Take ${piece.name} away`}
-        title="Take this piece away; undo brings it back"
-      >
-        <Trash2 size={18} />
-      </Button>
-    </header>
-  );
-};
+const SEEN = [
+  { value: 'front', label: 'the front' },
+  { value: 'side', label: 'the right' },
+  { value: 'top', label: 'above' },
+] as const;
 
 const Decided = ({ piece }: { readonly piece: Piece }) => {
   const derived = useDerivedPiece(piece.id);
   const scale = useScale();
+  const [seen, setSeen] = useState<SightName>('front');
+  const drawn = derived?.made !== null;
   return (
     <div className="flex flex-col flex-1 min-h-0">
       <Heading piece={piece} />
+      <div className="flex flex-wrap items-center gap-x-3 -mt-1">
+        <p className="text-graphite">the real thing, from</p>
+        <Choice label="Seen from" hideLabel value={seen} options={SEEN} onChange={setSeen} />
+      </div>
       <div className="relative flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
         {derived?.made && scale ? (
-          <Elevation piece={piece} made={derived.made} scale={scale} />
+          <Elevation piece={piece} made={derived.made} scale={scale} seen={seen} />
         ) : (
           <p className="font-hand text-graphite p-8">
             {derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}
           </p>
         )}
       </div>
-      <BayTools piece={piece} />
-      <PieceFields piece={piece} drawn={derived?.made !== null} />
+      {piece.family === 'casework' && seen === 'front' && <BayTools piece={piece} />}
+      <PieceFields piece={piece} sight={drawn ? seen : null} />
     </div>
   );
 };

@@ -6,6 +6,7 @@ import {
   type DoorCell,
   MOST_SHELVES,
   MOST_SLOTS,
+  newCell,
   OPEN,
   type Size,
   type SplitCell,
@@ -30,7 +31,7 @@ const emptyLike = (cell: Cell | undefined): Cell => (cell?.kind === 'open' || ce
 export const addShelf = (front: Cell, path: CellPath): BayEdit | null => {
   const at = behind(front, path);
   const cell = cellAt(front, at);
-  if (cell?.kind === 'open') return put(front, at, { kind: 'shelves', count: 1, holds: cell.holds }, path);
+  if (cell?.kind === 'open') return put(front, at, { ...newCell('shelves'), count: 1, holds: cell.holds }, path);
   return cell?.kind === 'shelves' && cell.count < MOST_SHELVES ? put(front, at, { ...cell, count: cell.count + 1 }, path) : null;
 };
 
@@ -38,7 +39,7 @@ export const takeShelf = (front: Cell, path: CellPath): BayEdit | null => {
   const at = behind(front, path);
   const cell = cellAt(front, at);
   if (cell?.kind !== 'shelves') return null;
-  return put(front, at, cell.count > 1 ? { ...cell, count: cell.count - 1 } : { kind: 'open', holds: cell.holds }, path);
+  return put(front, at, cell.count > 1 ? { ...cell, count: cell.count - 1 } : { ...OPEN, holds: cell.holds }, path);
 };
 
 /** A board through the bay. In a row of the same kind the row gets one bay more; elsewhere the bay becomes a row of two. */
@@ -71,14 +72,15 @@ export const split = (front: Cell, path: CellPath, kind: 'columns' | 'rows'): Ba
 
 const doorAbove = (front: Cell, path: CellPath): boolean => path.some((_, length) => cellAt(front, path.slice(0, length))?.kind === 'door');
 
-const hasDoor = (cell: Cell): boolean => cell.kind === 'door' || (isSplit(cell) && cell.slots.some((slot) => hasDoor(slot.cell)));
+const hasFront = (cell: Cell): boolean =>
+  cell.kind === 'door' || cell.kind === 'plate' || (isSplit(cell) && cell.slots.some((slot) => hasFront(slot.cell)));
 
 /** Hangs a door before the bay, or takes it off. Not where a door hangs before or behind already. */
-export const toggleDoor = (front: Cell, path: CellPath, made: Omit<DoorCell, 'kind' | 'behind'>): BayEdit | null => {
+export const toggleDoor = (front: Cell, path: CellPath, made: DoorCell): BayEdit | null => {
   const cell = cellAt(front, path);
   if (cell?.kind === 'door') return put(front, path, cell.behind);
-  if (!cell || hasDoor(cell) || doorAbove(front, path)) return null;
-  return put(front, path, { kind: 'door', ...made, behind: cell });
+  if (!cell || hasFront(cell) || doorAbove(front, path)) return null;
+  return put(front, path, { ...made, behind: cell });
 };
 
 /** Takes a bay out of its row; of two, the other one takes the whole place. */
@@ -102,4 +104,15 @@ export const sizeSlot = (front: Cell, path: CellPath, size: Size): BayEdit | nul
   const yielding = index === sized.length - 1 ? index - 1 : sized.length - 1;
   const slots = shares ? sized : sized.map((slot, each) => (each === yielding ? { ...slot, size: { share: 1 } } : slot));
   return put(front, path.slice(0, -1), { ...parent, slots }, path);
+};
+
+/** What a bay can be made into. */
+export const LEAF_KINDS = ['open', 'shelves', 'drawers', 'slides', 'plate'] as const;
+export type LeafKind = (typeof LEAF_KINDS)[number];
+
+/** A bay of another kind in the place of one; what stands in it stays named. */
+export const madeInto = (cell: Cell, kind: LeafKind): Cell => {
+  const made = newCell(kind);
+  const holds = cell.kind === 'open' || cell.kind === 'shelves' ? cell.holds : null;
+  return made.kind === 'open' || made.kind === 'shelves' ? { ...made, holds } : made;
 };

@@ -1,6 +1,5 @@
 // The tools of a bay: what each does in words, and the key that does it while the bay is focused.
-import { dollUm, UM } from '@parlor/core/measure';
-import { type Bay, type Cell, type CellPath, cellAt } from '@parlor/core/piece';
+import { type Bay, type Cell, type CellPath, cellAt, type DoorCell, newCell } from '@parlor/core/piece';
 import { addShelf, type BayEdit, removeBay, split, takeShelf, toggleDoor } from './bayEdits.ts';
 
 export type BayTool = {
@@ -13,7 +12,7 @@ export type BayTool = {
   readonly made: BayEdit | null;
 };
 
-const NEW_DOOR = { hinge: 'left', fit: 'overlay', lap: dollUm(2 * UM.mm), gap: dollUm(0.5 * UM.mm) } as const;
+const NEW_DOOR: DoorCell = newCell('door');
 
 /** Every tool for a bay; `made` is null where it cannot be used. */
 export const toolsFor = (front: Cell, path: CellPath): readonly BayTool[] => {

@@ -1,5 +1,5 @@
 import { scaleFromRatio } from '@parlor/core/measure';
-import { type Bay, buildCasework, type Cell, caseworkSchema, cellAt, cellsOf } from '@parlor/core/piece';
+import { type Bay, buildPiece, type Casework, type Cell, cellAt, cellsOf, FAMILIES, newCell } from '@parlor/core/piece';
 import { boardSchema } from '@parlor/core/stock';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -7,12 +7,13 @@ import { addShelf, type BayEdit, removeBay, sizeSlot, split, takeShelf, toggleDo
 import { bayBeside, toolOfKey, toolsFor } from './bayTools.ts';
 
 const built = (front: Cell): readonly Bay[] => {
-  const piece = { ...caseworkSchema.parse({ width: '3 m', height: '3 m' }), id: 'p', mark: 1, front };
-  const done = buildCasework(piece, scaleFromRatio(6), [boardSchema.parse({ id: 'white' })]);
+  const piece = { ...FAMILIES.casework.schema.parse({ width: '3 m', height: '3 m' }), id: 'p', mark: 1, front } as Casework;
+  const scale = scaleFromRatio(6);
+  const done = buildPiece(piece, { scale, body: scale, boards: [boardSchema.parse({ id: 'white' })] });
   return done.ok ? done.value.bays : [];
 };
 
-const open: Cell = { kind: 'open', holds: null };
+const open: Cell = newCell('open');
 const grid: Cell = {
   kind: 'columns',
   slots: [0, 1, 2].map(() => ({
@@ -20,7 +21,7 @@ const grid: Cell = {
     cell: { kind: 'rows', slots: [0, 1].map(() => ({ size: { share: 1 }, cell: open })) } as const,
   })),
 };
-const valid = (front: Cell): boolean => caseworkSchema.safeParse({ front }).success;
+const valid = (front: Cell): boolean => FAMILIES.casework.schema.safeParse({ front }).success;
 
 describe('tools on bays', () => {
   it('whatever is pressed in whatever order, the front stays one that the schema takes', () => {
@@ -45,9 +46,8 @@ describe('tools on bays', () => {
     for (const { path } of built(grid)) {
       const more = addShelf(grid, path);
       if (more) expect(takeShelf(more.front, path)?.front).toEqual(grid);
-      const door = toggleDoor(grid, path, { hinge: 'left', fit: 'overlay', lap: 0 as never, gap: 0 as never });
-      if (door)
-        expect(toggleDoor(door.front, path, { hinge: 'left', fit: 'overlay', lap: 0 as never, gap: 0 as never })?.front).toEqual(grid);
+      const door = toggleDoor(grid, path, newCell('door'));
+      if (door) expect(toggleDoor(door.front, path, newCell('door'))?.front).toEqual(grid);
     }
   });
 

@@ -1,5 +1,7 @@
 // Where things of the front elevation stand on the screen. Pixels, y down.
 import { type Bay, type Cell, type CellPath, cellAt } from '@parlor/core/piece';
+import type { Piece } from '@parlor/core/set';
+import type { SightName } from '../../ui/index.ts';
 
 /** From millimetres of the piece (y up) to pixels of the drawing (y down). */
 export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
@@ -65,10 +67,13 @@ const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns
 
 /** The rows to pencil: columns along the floor, rows up the right edge; those of the chosen bay, else those of the whole front. */
 export const stretchesOf = (
-  front: Cell,
+  piece: Piece,
   bays: readonly Bay[],
   chosen: CellPath | null,
+  sight: SightName,
 ): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
+  if (piece.family !== 'casework' || sight !== 'front') return { columns: [], rows: [] };
+  const { front } = piece;
   const path = chosen ?? firstSplit(front);
   return { columns: rowOf(front, bays, path, 'columns'), rows: rowOf(front, bays, path, 'rows') };
 };

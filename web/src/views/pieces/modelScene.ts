@@ -1,6 +1,6 @@
 // The piece in three dimensions: board parts as paper-coloured solids with ink edges. Millimetres.
 
-import type { Part } from '@parlor/core/assembly';
+import type { OrderStep, Part } from '@parlor/core/assembly';
 import { figureOutline } from '@parlor/core/doll';
 import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
 import {
@@ -27,6 +27,7 @@ export type Colours = {
   readonly blush: string;
   readonly ink: string;
   readonly lilac: string;
+  readonly steel: string;
   readonly sprig: string;
 };
 
@@ -42,10 +43,19 @@ const solidOf = (part: Part): ExtrudeGeometry => {
   return solid.applyMatrix4(matrix);
 };
 
+const BLUSH = new Set<Part['role']>(['door', 'border', 'front']);
+const OAT = new Set<Part['role']>(['back', 'plinth', 'foot', 'post', 'rail', 'slat', 'tray']);
+const STEEL = new Set<Part['role']>(['slide', 'rack', 'found', 'fitting']);
+
 const colourOf = (part: Part, colours: Colours): string => {
-  if (part.role === 'door') return colours.blush;
-  return part.role === 'back' || part.role === 'plinth' ? colours.oat : colours.leaf;
+  if (part.stuff === 'clear') return colours.lilac;
+  if (BLUSH.has(part.role)) return colours.blush;
+  if (STEEL.has(part.role)) return colours.steel;
+  return OAT.has(part.role) ? colours.oat : colours.leaf;
 };
+
+/** How much of what is behind a part shows through it. */
+const opacityOf = (part: Part): number => (part.stuff === 'clear' ? 0.3 : BLUSH.has(part.role) ? 0.88 : 1);
 
 /** A part's solid with its tag, where it stands and which way it is pulled apart. */
 export type Body = {
@@ -53,6 +63,7 @@ export type Body = {
   readonly tag: string;
   readonly mesh: Mesh<ExtrudeGeometry, MeshLambertMaterial>;
   readonly colour: string;
+  readonly opacity: number;
   readonly away: Vector3;
 };
 
@@ -65,13 +76,11 @@ const middleOf = (part: Part): Vector3 => {
 const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours): Body => {
   const solid = solidOf(part);
   const colour = colourOf(part, colours);
-  const mesh = new Mesh(
-    solid,
-    new MeshLambertMaterial({ color: colour, transparent: part.role === 'door', opacity: part.role === 'door' ? 0.85 : 1 }),
-  );
-  const edges = new LineSegments(new EdgesGeometry(solid), new LineBasicMaterial({ color: colours.ink }));
+  const opacity = opacityOf(part);
+  const mesh = new Mesh(solid, new MeshLambertMaterial({ color: colour, transparent: opacity < 1, opacity }));
+  const edges = new LineSegments(new EdgesGeometry(solid, 24), new LineBasicMaterial({ color: colours.ink }));
   const group = new Group().add(mesh, edges);
-  return { group, tag, mesh, colour, away: middleOf(part).sub(centre) };
+  return { group, tag, mesh, colour, opacity, away: middleOf(part).sub(centre) };
 };
 
 const figure = (heightUm: number, colours: Colours): Mesh => {
@@ -113,6 +122,37 @@ export const buildModel = (
 /** Pulls the parts apart: 0 stands assembled, 1 lies well clear of one another. */
 export const pullApart = (model: Model, amount: number): void => {
   for (const { group, away } of model.bodies) group.position.copy(away).multiplyScalar(amount * 0.75);
+};
+
+/** Lets everything be seen through, or only what is glass and doors. */
+export const seeThrough = (model: Model, on: boolean): void => {
+  for (const { mesh, opacity } of model.bodies) {
+    const now = on ? Math.min(opacity, 0.22) : opacity;
+    mesh.material.transparent = now < 1;
+    mesh.material.opacity = now;
+    mesh.material.depthWrite = !on;
+    mesh.material.needsUpdate = true;
+  }
+};
+
+/** Shows the piece as far as it has been put together: the parts before the step in their places, the one of the step on its way (0 far
+ *  off, 1 there), the others not yet. */
+export const showStep = (model: Model, steps: readonly OrderStep[], step: number, share: number): void => {
+  const reach = Math.max(model.size.x, model.size.y, model.size.z) * 0.45;
+  model.bodies.forEach(({ group }) => {
+    group.visible = false;
+  });
+  steps.slice(0, step + 1).forEach(({ part, along }, index) => {
+    const group = model.bodies[part]?.group;
+    if (!group) return;
+    group.visible = true;
+    group.position.set(...along).multiplyScalar(index === step ? -reach * (1 - share) : 0);
+  });
+};
+
+/** Shows every part again. */
+export const showAll = (model: Model): void => {
+  for (const { group } of model.bodies) group.visible = true;
 };
 
 /** Lights the parts of a tag. */

@@ -1,0 +1,168 @@
+import { fromPreset, PRESETS, type Preset } from '@parlor/core/piece';
+import type { DerivedPiece, Piece } from '@parlor/core/set';
+import { Search, Trash2 } from 'lucide-react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { api, type OwnPreset, useLook, useSet } from '../../state/index.ts';
+import { Button, Choice, PiecePicture, Sheet } from '../../ui/index.ts';
+
+const KINDS = [
+  { value: 'all', label: 'everything' },
+  { value: 'storing', label: 'for storing' },
+  { value: 'kitchen', label: 'kitchen' },
+  { value: 'tables', label: 'tables' },
+  { value: 'beds', label: 'beds' },
+  { value: 'panels', label: 'free panels' },
+  { value: 'yours', label: 'yours' },
+] as const;
+type Kind = (typeof KINDS)[number]['value'];
+
+/** Something to start from: a preset that comes with the application, or one of the maker's own. */
+type Start = {
+  readonly key: string;
+  readonly name: string;
+  readonly hint: string;
+  readonly words: string;
+  readonly kind: Kind;
+  readonly piece: Piece;
+  readonly own: boolean;
+};
+
+const ofPreset = (preset: Preset): Start => ({ ...preset, piece: fromPreset(preset, preset.key, 1), own: false });
+const ofOwn = ({ id, piece }: OwnPreset): Start => ({
+  key: id,
+  name: piece.name || 'without a name',
+  hint: 'one of yours',
+  words: piece.family,
+  kind: 'yours',
+  piece: { ...piece, id },
+  own: true,
+});
+
+/** Every word that was typed must begin some word of the name, the hint or what else people call it. */
+const finds = (start: Start, typed: string): boolean => {
+  const words = `${start.name} ${start.hint} ${start.words}`.toLowerCase().split(/[^\p{L}\p{N}]+/u);
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '')
+    .every((word) => words.some((each) => each.startsWith(word)));
+};
+
+const Ticket = ({
+  start,
+  look,
+  onTake,
+  onForget,
+}: {
+  readonly start: Start;
+  readonly look: DerivedPiece | undefined;
+  readonly onTake: () => void;
+  readonly onForget: () => void;
+}) => (
+  <li className="relative">
+    <button
+      type="button"
+      data-preset={start.key}
+      onClick={onTake}
+      className="w-full text-left rounded-soft border border-tab bg-paper hover:border-moss hover:bg-sprig/40 p-2.5 flex flex-col h-full"
+    >
+      <span className="block h-32 w-full">
+        {look?.made ? (
+          <PiecePicture parts={look.made.assembly.parts} label={start.name} />
+        ) : (
+          <span className="font-hand text-small text-graphite grid place-items-center h-full text-center px-2">
+            {look ? 'its boards are too thick for this scale as it stands' : '…'}
+          </span>
+        )}
+      </span>
+      <span className="font-name text-body font-semibold leading-tight mt-1.5">{start.name}</span>
+      <span className="text-small text-graphite leading-snug">{start.hint}</span>
+    </button>
+    {start.own && (
+      <Button
+        look="quiet"
+        className="absolute! right-1 top-1 px-2!"
+        aria-label={`Forget ${start.name}`}
+        title="Forget it; pieces begun from it stay"
+        onClick={onForget}
+      >
+        <Trash2 size={15} />
+      </Button>
+    )}
+  </li>
+);
+
+const useOwn = (open: boolean) => {
+  const [own, setOwn] = useState<readonly OwnPreset[] | 'unreachable'>([]);
+  useEffect(() => {
+    let wanted = open;
+    if (open) void api.presets().then((answer) => wanted && setOwn(answer.ok ? answer.value.presets : 'unreachable'));
+    return () => {
+      wanted = false;
+    };
+  }, [open]);
+  const forget = async (id: string) => {
+    const gone = await api.forgetPreset(id);
+    if (gone.ok) setOwn((now) => (now === 'unreachable' ? now : now.filter((each) => each.id !== id)));
+  };
+  return { own, forget };
+};
+
+type Props = { readonly open: boolean; readonly onOpenChange: (open: boolean) => void; readonly onTake: (piece: Piece) => void };
+
+/** Everything a piece can be started from, as pictures drawn from the very presets at the set's scale and boards. */
+export const Library = ({ open, onOpenChange, onTake }: Props) => {
+  const set = useSet();
+  const [typed, setTyped] = useState('');
+  const [kind, setKind] = useState<Kind>('all');
+  const { own, forget } = useOwn(open);
+  const wanted = useDeferredValue(typed);
+  const starts = useMemo(() => [...(own === 'unreachable' ? [] : own.map(ofOwn)), ...PRESETS.map(ofPreset)], [own]);
+  const document = useMemo(
+    () => (open ? { ...set, pieces: starts.map(({ piece, key }) => ({ ...piece, id: key })) } : null),
+    [open, set, starts],
+  );
+  const look = useLook(document);
+  const looks = useMemo(() => new Map(look && look !== 'failed' ? look.pieces.map((piece) => [piece.id, piece]) : []), [look]);
+  const found = starts.filter((start) => (kind === 'all' || start.kind === kind) && finds(start, wanted));
+  return (
+    <Sheet title="What shall it be?" open={open} onOpenChange={onOpenChange} wide>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3 mb-4">
+        <label className="relative flex-1 min-w-56">
+          <span className="text-small text-graphite">what people call it</span>
+          <Search size={16} className="absolute left-1 bottom-3.5 text-graphite" aria-hidden="true" />
+          <input
+            type="search"
+            value={typed}
+            maxLength={60}
+            onChange={(event) => setTyped(event.target.value)}
+            placeholder="dresser, sink, loft …"
+            className="block w-full min-h-touch pl-7 bg-transparent font-hand text-lead border-b-2 border-dotted border-tab hover:border-moss"
+          />
+        </label>
+        <Choice label="What it is" hideLabel value={kind} options={KINDS} onChange={setKind} />
+      </div>
+      {own === 'unreachable' && kind === 'yours' && (
+        <p className="font-hand text-rose">Yours cannot be fetched just now; is the application running?</p>
+      )}
+      {found.length === 0 && (
+        <p className="font-hand text-graphite py-6">
+          {kind === 'yours' && wanted === ''
+            ? 'None yet: any piece can be kept here to start others from.'
+            : 'Nothing is called that here. A plain box or free panels can become it.'}
+        </p>
+      )}
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(168px,1fr))] gap-3" aria-label="Pieces to start from" data-testid="library">
+        {found.map((start) => (
+          <Ticket
+            key={start.key}
+            start={start}
+            look={looks.get(start.key)}
+            onTake={() => onTake(start.piece)}
+            onForget={() => void forget(start.key)}
+          />
+        ))}
+      </ul>
+    </Sheet>
+  );
+};

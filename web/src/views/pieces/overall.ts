@@ -1,0 +1,21 @@
+// Which outer sizes stand on which drawing.
+import { type Field, familyOf, isFieldShown } from '@parlor/core/piece';
+import type { Piece } from '@parlor/core/set';
+import type { SightName } from '../../ui/index.ts';
+
+export type Overall = { readonly field: Field; readonly way: 'across' | 'up' };
+
+const WAYS = {
+  front: { across: 'width', up: 'height' },
+  side: { across: 'depth', up: 'height' },
+  top: { across: 'width', up: 'depth' },
+} as const;
+
+/** The first outer size of each way that a drawing shows. */
+export const overallOn = (piece: Piece, sight: SightName): readonly Overall[] =>
+  (['across', 'up'] as const).flatMap((way) => {
+    const field = familyOf(piece).fields.find(
+      ({ kind, group, path }) => group === 'size' && path.length === 1 && kind.kind === 'size' && kind.drives === WAYS[sight][way],
+    );
+    return field && isFieldShown(field, piece) ? [{ field, way }] : [];
+  });
