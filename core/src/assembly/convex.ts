@@ -136,8 +136,16 @@ const pointsTurned = (solid: Convex, at: Vec3, along: Vec3, angle: number): read
   });
 };
 
-/** The box round a convex solid turned by an angle about an axis through a point along a unit vector. */
-export const turnedBounds = (solid: Convex, at: Vec3, along: Vec3, angle: number): Box => boxRound(pointsTurned(solid, at, along, angle));
+/** A box that a convex solid surely stays in when it is turned by an angle about an axis: that of its own box's corners. */
+export const turnedBounds = ({ bounds: { min, max } }: Convex, at: Vec3, along: Vec3, angle: number): Box => {
+  const turn = turnAbout(along, angle);
+  return boxRound(
+    [0, 1, 2, 3, 4, 5, 6, 7].map((bits): Vec3 => {
+      const [x, y, z] = turn([(bits & 1 ? max : min)[0] - at[0], (bits & 2 ? max : min)[1] - at[1], (bits & 4 ? max : min)[2] - at[2]]);
+      return [x + at[0], y + at[1], z + at[2]];
+    }),
+  );
+};
 
 /** A convex solid turned by an angle (right-handed, radians) about an axis through a point along a unit vector. */
 export const turned = (solid: Convex, at: Vec3, along: Vec3, angle: number): Convex => {

@@ -1,7 +1,6 @@
 import { type Contact, findContacts } from './contacts.ts';
 import { findInterference, type Interference } from './interference.ts';
 import { type Stopped, stoppedMotions } from './motion.ts';
-import { type Order, orderOf } from './order.ts';
 import { type Assembly, around, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
 
 /** What the truth test says of an assembly. Everything empty and both flags true: it is right. */
@@ -16,8 +15,6 @@ export type Inspection = {
   readonly loose: readonly number[];
   /** Doors, drawers and trays that cannot move as they should. */
   readonly stopped: readonly Stopped[];
-  /** An order in which the parts go on, or why there is none. */
-  readonly order: Order;
 };
 
 const sameBox = (a: Box, b: Box): boolean => [0, 1, 2].every((axis) => a.min[axis] === b.min[axis] && a.max[axis] === b.max[axis]);
@@ -31,12 +28,11 @@ const intrudes = (box: Box, clear: Box): boolean =>
     (axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number),
   );
 
-/** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts, what moves, and in
- *  which order it goes together. */
+/** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts, and what moves. */
 export const inspect = (assembly: Assembly): Inspection => {
   const { parts } = assembly;
   const boxes = parts.map(boxOf);
-  const contacts = findContacts(parts);
+  const contacts = findContacts(parts, boxes);
   const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
   return {
     interference: findInterference(parts, boxes),
@@ -45,6 +41,5 @@ export const inspect = (assembly: Assembly): Inspection => {
     clearIsFree: parts.every((part, index) => !stands(part) || !intrudes(boxes[index] as Box, assembly.clear)),
     loose: parts.flatMap((part, index) => (part.held === 'glue' && !touched.has(index) ? [index] : [])),
     stopped: stoppedMotions(parts, assembly.motions, boxes),
-    order: orderOf(parts, contacts, boxes),
   };
 };

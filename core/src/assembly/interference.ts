@@ -13,8 +13,10 @@ type Axis = 0 | 1 | 2;
 const overlaps = (a: Box, b: Box): boolean =>
   a.min[0] < b.max[0] && b.min[0] < a.max[0] && a.min[1] < b.max[1] && b.min[1] < a.max[1] && a.min[2] < b.max[2] && b.min[2] < a.max[2];
 
+type InSpace = { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] };
+
 /** The region in space axes: x and y become the two axes that the part's plane spans, in ascending order. */
-const inSpaceAxes = (part: Part): { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] } => {
+const inSpaceAxes = (part: Part): InSpace => {
   const normal = axisOf(normalOf(part.pose)) as Axis;
   const plane = ([0, 1, 2] as const).filter((axis) => axis !== normal) as unknown as readonly [Axis, Axis];
   const place = (point: Point): Point => {
@@ -27,10 +29,13 @@ const inSpaceAxes = (part: Part): { readonly region: Region; readonly normal: Ax
 export const isPlainBox = (part: Part): boolean => part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
 
 /** Where along `axis` the part has matter while its other plane axis is within `other`. */
-const spansAlong = (part: Part, axis: Axis, other: Span): readonly Span[] => {
-  const { region, plane } = inSpaceAxes(part);
+const spansAlong = ({ region, plane }: InSpace, axis: Axis, other: Span): readonly Span[] => {
   const first = plane[0] === axis;
   const box: Rect = bounds(region.outline);
+  if (region.holes.length === 0 && asRect(region.outline)) {
+    const [low, high] = first ? [box.y0, box.y1] : [box.x0, box.x1];
+    return low < other[1] && other[0] < high ? [first ? [box.x0, box.x1] : [box.y0, box.y1]] : [];
+  }
   const strip = first ? rectRing(box.x0, other[0], box.x1, other[1]) : rectRing(other[0], box.y0, other[1], box.y1);
   return intersection(region, { outline: strip, holes: [] }).map((ring): Span => {
     const shared = bounds(ring);
@@ -46,8 +51,8 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
   const [inA, inB] = [inSpaceAxes(a), inSpaceAxes(b)];
   if (inA.normal === inB.normal) return intersection(inA.region, inB.region).length > 0;
   const common = ([0, 1, 2] as const).find((axis) => axis !== inA.normal && axis !== inB.normal) as Axis;
-  const alongA = spansAlong(a, common, [boxB.min[inB.normal], boxB.max[inB.normal]]);
-  const alongB = spansAlong(b, common, [boxA.min[inA.normal], boxA.max[inA.normal]]);
+  const alongA = spansAlong(inA, common, [boxB.min[inB.normal], boxB.max[inB.normal]]);
+  const alongB = spansAlong(inB, common, [boxA.min[inA.normal], boxA.max[inA.normal]]);
   return alongA.some(([from, to]) => alongB.some(([start, end]) => from < end && start < to));
 };
 

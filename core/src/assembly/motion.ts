@@ -1,5 +1,5 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { add, dot, scaled, type Vec3 } from '../shape/index.ts';
+import { add, bounds, dot, type Ring, rectRing, scaled, type Vec3 } from '../shape/index.ts';
 import { type Convex, convexOf, meets, turned, turnedBounds } from './convex.ts';
 import { around, type Box, boxOf, type Part } from './part.ts';
 
@@ -134,6 +134,12 @@ const stopOfSlide = (
   return hit && { by: hit.id, after: 0 };
 };
 
+const plainOutline = (outline: Ring): Ring => {
+  if (outline.length <= 12) return outline;
+  const { x0, y0, x1, y1 } = bounds(outline);
+  return rectRing(x0, y0, x1, y1);
+};
+
 /** Every motion that something stops. A swing must be free of all that stands, other doors shut; what slides must be free of all but
  *  the doors, which are opened for it. Looks at thirty angles and at those where a corner stands farthest out. */
 export const stoppedMotions = (
@@ -147,10 +153,10 @@ export const stoppedMotions = (
   const byId = new Map(parts.map((part) => [part.id, part]));
   return motions.flatMap((motion, index): readonly Stopped[] => {
     const mine = new Set([...motion.parts, ...(motion.kind === 'swing' ? motion.aside : [])]);
-    // Nothing passes through a door's window: a mover counts without its holes.
+    // Nothing passes through a door's window: a mover counts without its holes, and a knob as its box.
     const movers = motion.parts.flatMap((id) => {
       const part = byId.get(id);
-      return part ? convexOf({ ...part, region: { ...part.region, holes: [] } }) : [];
+      return part ? convexOf({ ...part, region: { outline: plainOutline(part.region.outline), holes: [] } }) : [];
     });
     const others = [...standing.values()].filter(({ id }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
     const stop = motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);

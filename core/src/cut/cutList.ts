@@ -1,7 +1,7 @@
 // µm, doll size.
 import type { Part, Stuff } from '../assembly/index.ts';
 import { bounds, type Region, type Ring } from '../shape/index.ts';
-import { outlineKey, snapper } from './outlineKey.ts';
+import { isCurve, outlineKey, snapper } from './outlineKey.ts';
 
 /** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
  *  such as 2B; the outline is the first part's. */
@@ -48,9 +48,9 @@ const asCut = (part: Part, grained: boolean): Region => {
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
   const grained = (part: Part): boolean => part.stuff === 'board' && isGrained(part.stock);
   const regions = parts.map((part) => asCut(part, grained(part)));
-  const snap = snapper(regions.flatMap(({ outline, holes }) => [outline, ...holes].flat(2)));
+  const snap = snapper(regions.flatMap(({ outline, holes }) => [outline, ...holes].filter((ring) => !isCurve(ring)).flat(2)));
   const snapped = ({ outline, holes }: Region): Region => {
-    const each = (ring: Ring): Ring => ring.map(([x, y]) => [snap(x), snap(y)] as const);
+    const each = (ring: Ring): Ring => (isCurve(ring) ? ring : ring.map(([x, y]) => [snap(x), snap(y)] as const));
     return { outline: each(outline), holes: holes.map(each) };
   };
   const groups = new Map<string, number[]>();

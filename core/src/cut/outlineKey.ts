@@ -1,5 +1,5 @@
 // µm, doll size.
-import type { Point, Region, Ring } from '../shape/index.ts';
+import { asRect, bounds, type Point, type Region, type Ring, ringArea } from '../shape/index.ts';
 
 /** The turns and flips under which two outlines count as one: all eight when the board has no grain, four when it has. */
 const TURNS: readonly (readonly [number, number, number, number])[] = [
@@ -27,8 +27,40 @@ const normalRing = (ring: Ring): string => {
   return one < other ? one : other;
 };
 
+/** Rings of many corners are curves that were flattened. */
+export const isCurve = (ring: Ring): boolean => ring.length > 24;
+
+const HUNDREDTH = 10;
+
+/** A flattened curve by what no turn or flip changes: how many corners it has, its area, how far it runs round, and how far its corners
+ *  lie from their middle; to a hundredth of a millimetre. Its sides keep their order where grain forbids quarter turns. */
+const curveKey = (ring: Ring, grained: boolean): string => {
+  const { x0, y0, x1, y1 } = bounds(ring);
+  const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
+  const near = (value: number) => Math.round(value / HUNDREDTH);
+  const spread = ring.reduce((sum, [x, y]) => sum + Math.hypot(x - cx, y - cy), 0) / ring.length;
+  const round = ring.reduce((sum, [x, y], index) => {
+    const [nx, ny] = ring[(index + 1) % ring.length] as Point;
+    return sum + Math.hypot(nx - x, ny - y);
+  }, 0);
+  const sides = [near(x1 - x0), near(y1 - y0)];
+  return [ring.length, near(Math.sqrt(ringArea(ring))), near(round), near(spread), ...(grained ? sides : sides.sort((a, b) => a - b))].join(
+    '~',
+  );
+};
+
 /** A text that congruent outlines share. With grain only half turns and flips are allowed, so that it stays upright. */
 export const outlineKey = (region: Region, grained: boolean): string => {
+  const rings = [region.outline, ...region.holes];
+  if (rings.some(isCurve)) {
+    const [outline, ...holes] = rings.map((ring) => curveKey(ring, grained));
+    return [outline, ...holes.sort()].join(';');
+  }
+  if (region.holes.length === 0 && asRect(region.outline)) {
+    const { x0, y0, x1, y1 } = bounds(region.outline);
+    const [wide, high] = [x1 - x0, y1 - y0];
+    return grained || wide < high ? `${wide} × ${high}` : `${high} × ${wide}`;
+  }
   const keys = TURNS.slice(0, grained ? 4 : 8).map(([a, b, c, d]) => {
     const turn = (ring: Ring): Ring => ring.map(([x, y]): Point => [a * x + b * y, c * x + d * y]);
     const outline = turn(region.outline);

@@ -1,5 +1,5 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
-import { type Assembly, type Guide, guidesOf, type Inspection, inspect } from '../assembly/index.ts';
+import { type Assembly, type Guide, guidesOf, type Inspection, inspect, type Order, orderOf } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
@@ -73,6 +73,9 @@ export const meansOf = (document: SetDocument): Means => ({
   body: ownScale(document.doll),
   boards: document.boards,
 });
+
+/** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
+export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts);
 
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not

@@ -1,5 +1,5 @@
 // µm. What a careful maker would notice about one piece.
-import { boxOf, type Part } from '../assembly/index.ts';
+import { boxOf, orderOf, type Part } from '../assembly/index.ts';
 import type { CutGroup } from '../cut/index.ts';
 import { dollOf, inWorld, UM } from '../measure/index.ts';
 import { boardFor, type Casework, cellAt, layersFor, type PieceProblem } from '../piece/index.ts';
@@ -249,7 +249,7 @@ const goesUnder = ({ piece, means, built }: Judged): readonly Finding[] => {
 /** The truth test's own verdicts. On what our families build they stay silent; free panels may break them, and it must be seen. */
 const untrue = (judged: Judged): readonly Finding[] => {
   const { piece, built, inspection } = judged;
-  const { interference, closes, clearIsFree, loose, order } = inspection;
+  const { interference, closes, clearIsFree, loose } = inspection;
   const found: Finding[] = [];
   const base = { severity: 'error', mend: null } as const;
   const at = (indices: readonly number[]) => ({ pieceId: piece.id, partIds: idsOf(built.assembly, indices) });
@@ -272,15 +272,10 @@ const untrue = (judged: Judged): readonly Finding[] => {
       numbers: { parts: loose.length },
       where: at(loose),
     });
-  // Parts that share space are in each other's way by nature; that is said already.
-  if (order.stuck.length > 0 && interference.length === 0)
-    found.push({
-      ...base,
-      code: 'no-order',
-      parts: order.stuck.map((index) => tagged(judged, index)),
-      numbers: {},
-      where: at(order.stuck),
-    });
+  // Every other family comes apart, whatever is decided (its tests show it), and parts that share space are in each other's way by nature.
+  const stuck = piece.family === 'panels' && interference.length === 0 ? orderOf(built.assembly.parts, inspection.contacts).stuck : [];
+  if (stuck.length > 0)
+    found.push({ ...base, code: 'no-order', parts: stuck.map((index) => tagged(judged, index)), numbers: {}, where: at(stuck) });
   return found;
 };
 

@@ -17,7 +17,9 @@ import { mutated } from './mutate.testing.ts';
 const demo = join(import.meta.dirname, '../../../demo');
 const GOOD = readdirSync(demo)
   .filter((name) => name.endsWith('.json'))
-  .map((name) => JSON.parse(readFileSync(join(demo, name), 'utf8')) as Record<string, unknown>);
+  .map((name) => JSON.parse(readFileSync(join(demo, name), 'utf8')) as { pieces: unknown[] })
+  // Of each demo set its first pieces and every fourth after: all families are among them, and a document is derived in a moment.
+  .map((set) => ({ ...set, pieces: set.pieces.filter((_, index) => index < 2 || index % 4 === 0) }) as Record<string, unknown>);
 
 const DOCUMENTS = 10_000;
 /** Deriving boards and pages takes longer than reading, so only so many of the documents that can be read go all the way. */

@@ -1,6 +1,6 @@
 export { type BoardLayout, layOutSet } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
-export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf } from './derive.ts';
+export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
 export { describeFinding, describeMend } from './describe.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
 export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';

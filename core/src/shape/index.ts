@@ -12,5 +12,6 @@ export {
   rectRing,
   regionArea,
   ringArea,
+  signedArea,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';

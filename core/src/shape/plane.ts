@@ -39,6 +39,9 @@ const doubleArea = (ring: Ring): number => {
   return sum;
 };
 
+/** The area inside a ring, in µm²: negative when the ring runs clockwise, as holes do. */
+export const signedArea = (ring: Ring): number => doubleArea(ring) / 2;
+
 /** The area inside a ring, in µm², whichever way it runs. */
 export const ringArea = (ring: Ring): number => Math.abs(doubleArea(ring)) / 2;
 
@@ -65,15 +68,24 @@ const toPaths = (region: Region): Paths64 =>
     return doubleArea(ring) > 0 === wantsCounterClockwise ? points : points.reverse();
   });
 
+const isWholeRect = ({ outline, holes }: Region): boolean => holes.length === 0 && asRect(outline) !== undefined;
+
+const holds = (outer: Rect, inner: Rect): boolean =>
+  outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+
 /** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
  *  answered without clipping; whole micrometres in, whole micrometres out. */
 export const intersection = (a: Region, b: Region): readonly Ring[] => {
   const [boxA, boxB] = [bounds(a.outline), bounds(b.outline)];
   if (!overlapOfRects(boxA, boxB)) return [];
-  if (a.holes.length + b.holes.length === 0 && asRect(a.outline) && asRect(b.outline)) {
+  const [rectA, rectB] = [isWholeRect(a), isWholeRect(b)];
+  if (rectA && rectB) {
     const shared = overlapOfRects(boxA, boxB);
     return shared ? [shared] : [];
   }
+  // What lies wholly in a rectangle is all of what the two share.
+  if (rectA && holds(boxA, boxB)) return [b.outline, ...b.holes];
+  if (rectB && holds(boxB, boxA)) return [a.outline, ...a.holes];
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
     .filter((path) => Math.abs(areaD(path)) > 0)
     .map((path) => path.map(({ x, y }): Point => [x, y]));

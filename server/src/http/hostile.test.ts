@@ -66,7 +66,7 @@ const wild = (seed: number): Wild => {
       ])
     : `/api/${Array.from({ length: 1 + Math.floor(random() * 4) }, () => pick(PIECES)).join('/')}`;
   const bodies: readonly (() => string)[] = [
-    () => JSON.stringify({ document: mutated(good, seed) }),
+    () => JSON.stringify({ document: random() < 0.2 ? good : mutated(good, seed) }),
     () => JSON.stringify({ document: random() < 0.5 ? good : mutated(good, seed), basedOn: Math.floor(random() * 40) }),
     () => JSON.stringify(mutated({ document: good, basedOn: 1 }, seed)),
     () => JSON.stringify({ document: good, basedOn: 1 }).slice(0, Math.floor(random() * 800)),

@@ -1,3 +1,4 @@
+import type { Order } from '@parlor/core/assembly';
 import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
 import type { DerivedPiece, DerivedSet, Edit, SetDocument } from '@parlor/core/set';
@@ -5,7 +6,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { strokeNow } from './stroke.ts';
-import { lookThere } from './workshop.ts';
+import { lookThere, orderThere } from './workshop.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -35,6 +36,22 @@ export const useLook = (document: SetDocument | null): DerivedSet | null | 'fail
     };
   }, [document]);
   return look && look.of === document ? look.set : null;
+};
+
+/** The order of assembly of a piece, once it has been worked out for the piece as it is now. */
+export const useOrder = (key: string | undefined): Order | null => {
+  const [found, setFound] = useState<{ readonly of: string; readonly order: Order | null } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    if (key !== undefined)
+      void orderThere(key)
+        .catch(() => null)
+        .then((order) => wanted && setFound({ of: key, order }));
+    return () => {
+      wanted = false;
+    };
+  }, [key]);
+  return found && found.of === key ? found.order : null;
 };
 
 const MILLIMETRES: Units = { unit: 'mm', fine: false };

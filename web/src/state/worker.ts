@@ -2,6 +2,7 @@
 
 import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import type { Order } from '@parlor/core/assembly';
 import type { Page } from '@parlor/core/print';
 import {
   type BoardLayout,
@@ -11,6 +12,7 @@ import {
   fitRule,
   layOutSet,
   meansOf,
+  orderOfPiece,
   type RuleFit,
   type SetDocument,
   templatePages,
@@ -46,6 +48,11 @@ const work = {
   },
   /** A set that does not lie open, for its vignette; leaves what is known alone. */
   look: (document: SetDocument): DerivedSet => derive(document),
+  /** The order of assembly of a piece that was derived, by its key; null when that has changed meanwhile. */
+  order: (key: string): Order | null => {
+    const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;
+    return made ? orderOfPiece(made) : null;
+  },
   fitRule: (document: SetDocument, pieceId: string, grid: number): RuleFit => {
     const piece = document.pieces.find(({ id }) => id === pieceId);
     if (!piece) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };

@@ -1,3 +1,4 @@
+import type { Order } from '@parlor/core/assembly';
 import type { Page } from '@parlor/core/print';
 import type { BoardLayout, DerivedPiece, DerivedSet, RuleFit, SetDocument, Wanted } from '@parlor/core/set';
 import { proxy, type Remote, wrap } from 'comlink';
@@ -79,6 +80,9 @@ export const stopDeriving = workshop.stop;
 
 /** A set that does not lie open, for its picture. */
 export const lookThere = (document: SetDocument): Promise<DerivedSet> => workshop.ask((hand) => hand.look(document));
+
+/** The order of assembly of a derived piece, by its key. */
+export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));
 
 /** The smallest change of a piece's driving sizes that puts its cuts on the rule. */
 export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>

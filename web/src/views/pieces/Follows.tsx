@@ -1,7 +1,7 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
-import { deriveAgain, stopDeriving, useAppSelector, useScale, useSet } from '../../state/index.ts';
+import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
 import { buildStepsOf } from './buildSteps.ts';
 import { FitRule } from './FitRule.tsx';
@@ -10,12 +10,7 @@ import { PartsTable } from './PartsTable.tsx';
 import { Steps } from './Steps.tsx';
 
 const verdict = ({ inspection, assembly }: MadePiece): string => {
-  const right =
-    inspection.closes &&
-    inspection.clearIsFree &&
-    inspection.interference.length === 0 &&
-    inspection.loose.length === 0 &&
-    inspection.order.stuck.length === 0;
+  const right = inspection.closes && inspection.clearIsFree && inspection.interference.length === 0 && inspection.loose.length === 0;
   return `${assembly.parts.length} parts · ${right ? 'closes exactly' : 'does not close'}`;
 };
 
@@ -39,7 +34,8 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
   const scale = useScale();
   const [step, setStep] = useState<number | null>(null);
   const made = piece?.made ?? null;
-  const steps = useMemo(() => (made ? buildStepsOf(made) : []), [made]);
+  const order = useOrder(made ? piece?.key : undefined);
+  const steps = useMemo(() => (made && order ? buildStepsOf(made, order) : []), [made, order]);
   if (!piece) return <WorkingItOut />;
   const { findings } = piece;
   const at = step === null || step >= steps.length ? null : step;

@@ -2,6 +2,7 @@ import type { MadePiece } from '@parlor/core/set';
 import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import type { BuildStep } from './buildSteps.ts';
 import { buildModel, type Colours, dispose, light, type Model, pullApart, seeThrough, showAll, showStep } from './modelScene.ts';
 import { NoModel } from './NoModel.tsx';
 
@@ -13,6 +14,7 @@ type Props = {
   readonly tag: string | null;
   /** Everything is seen through. */
   readonly xray: boolean;
+  readonly steps: readonly BuildStep[];
   /** How far the piece has been put together; null shows it whole. */
   readonly step: number | null;
 };
@@ -82,7 +84,7 @@ const playStep = (show: (share: number) => void): (() => void) => {
 };
 
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, step }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const [failed, setFailed] = useState(false);
@@ -138,10 +140,10 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, step }: Pr
       return undefined;
     }
     return playStep((share) => {
-      showStep(model, made.inspection.order.steps, step, share);
+      showStep(model, steps, step, share);
       draw(current);
     });
-  }, [made, apart, tag, xray, step]);
+  }, [made, steps, apart, tag, xray, step]);
   if (failed) return <NoModel />;
   return (
     <canvas

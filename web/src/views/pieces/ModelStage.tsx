@@ -130,6 +130,7 @@ export const ModelStage = ({ piece, made, steps, step, onStep }: Props) => {
                 apart={apart}
                 tag={lit}
                 xray={xray}
+                steps={steps}
                 step={step}
                 key={String(night)}
               />

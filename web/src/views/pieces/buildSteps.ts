@@ -1,9 +1,11 @@
 // The order of assembly in words.
+import type { Order, OrderStep } from '@parlor/core/assembly';
 import type { MadePiece } from '@parlor/core/set';
 
 /** A step of the build: which part comes, by its tag and name, from where, and what is to be minded. */
 export type BuildStep = {
   readonly part: number;
+  readonly along: OrderStep['along'];
   readonly tag: string;
   readonly name: string;
   readonly from: string;
@@ -28,9 +30,9 @@ const MINDS: Readonly<Record<string, string>> = {
 };
 
 /** A piece's steps, in the order of work. */
-export const buildStepsOf = (made: MadePiece): readonly BuildStep[] =>
-  made.inspection.order.steps.map(({ part, along }, index): BuildStep => {
+export const buildStepsOf = (made: MadePiece, order: Order): readonly BuildStep[] =>
+  order.steps.map(({ part, along }, index): BuildStep => {
     const { name, role, stuff } = made.assembly.parts[part] as MadePiece['assembly']['parts'][number];
     const from = index === 0 ? ', to begin with' : (FROM[along.map((value) => Math.round(value) + 0).join(' ')] ?? ', along its slant');
-    return { part, tag: made.tags[part] ?? '', name, from, mind: MINDS[role] ?? MINDS[stuff] ?? null };
+    return { part, along, tag: made.tags[part] ?? '', name, from, mind: MINDS[role] ?? MINDS[stuff] ?? null };
   });
