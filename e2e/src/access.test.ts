@@ -27,7 +27,7 @@ afterAll(async () => {
 
 /** Each view, and what stands there once it is worked out. */
 const VIEWS = [
-  ['/sets', '[data-set="night-ferry-hall"] svg rect'],
+  ['/sets', '[data-set="night-ferry-hall"] svg path'],
   ['/sets/harbour-post-office/doll', '[data-figure]'],
   ['/sets/harbour-post-office/pieces/piece-2', '[data-testid="verdict"]'],
   ['/sets/harbour-post-office/cutting', '[data-testid="bound"]'],

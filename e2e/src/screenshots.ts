@@ -8,7 +8,7 @@ import { launch } from './browser.ts';
 const target = resolve(import.meta.dirname, '../../docs/screenshots');
 
 const SHOTS = [
-  { name: 'sets', path: '/sets', ready: '[data-set="night-ferry-hall"] svg rect' },
+  { name: 'sets', path: '/sets', ready: '[data-set="night-ferry-hall"] svg path' },
   { name: 'doll', path: '/sets/harbour-post-office/doll', ready: '[data-figure]' },
   { name: 'pieces', path: '/sets/harbour-post-office/pieces/piece-2', ready: 'canvas', touch: '[data-bay="1.2"]' },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },

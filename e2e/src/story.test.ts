@@ -35,7 +35,7 @@ const sideLength = async (): Promise<string> => h.text('[data-testid="parts"] tr
 describe('a maker’s way through', () => {
   it('finds the three demo sets as vignettes, drawn from their models', async () => {
     await h.go('/');
-    for (const id of ['harbour-post-office', 'potting-shed', 'night-ferry-hall']) await h.see(`[data-set="${id}"] svg rect`);
+    for (const id of ['harbour-post-office', 'potting-shed', 'night-ferry-hall']) await h.see(`[data-set="${id}"] svg path`);
     expect(await page.$$eval('[data-set] svg [data-figure]', (found) => found.length)).toBe(3);
   });
 
@@ -56,22 +56,22 @@ describe('a maker’s way through', () => {
     await h.sizeIs(HEIGHT, '1800 mm');
     expect(await sideLength()).toContain('300');
     const panel = await page.$eval(
-      '[data-testid="elevation"] rect[data-part="piece-1-0"]',
-      (rect) => Number(rect.getAttribute('height')) / Number(rect.getAttribute('width')),
+      '[data-testid="elevation"] [data-part="piece-1-0"]',
+      (drawn) => (drawn as SVGPathElement).getBBox().height / (drawn as SVGPathElement).getBBox().width,
     );
     await h.type(HEIGHT, `5' 6"`);
     // 1676.4 mm is 279.4 mm at 1:6; on a rule of half millimetres 1676.5 and 279.5.
     await h.sizeIs(HEIGHT, '1676.5 mm');
     await h.reads('[data-testid="parts"] tr[data-tag="1A"]', /50×279\.5/);
     const now = await page.$eval(
-      '[data-testid="elevation"] rect[data-part="piece-1-0"]',
-      (rect) => Number(rect.getAttribute('height')) / Number(rect.getAttribute('width')),
+      '[data-testid="elevation"] [data-part="piece-1-0"]',
+      (drawn) => (drawn as SVGPathElement).getBBox().height / (drawn as SVGPathElement).getBBox().width,
     );
     expect(now / panel).toBeCloseTo(1676.4 / 1800, 3);
     await h.reads('[data-testid="notes"] [data-finding="tips-over"]', /279\.5 mm tall/);
     await h.saved();
     await h.choose('a[href$="/cutting"]');
-    await h.reads('[data-board="white"] [data-testid="bound"]', /2 sheets; 2 is the least possible/);
+    await h.reads('[data-board="white"] [data-testid="bound"]', /4 sheets; 4 is the least possible/);
     await h.reads('[data-board="white"] svg title', /1A left side, 50 × 279\.5 mm/);
     await h.choose('nav a[href$="/pieces"]');
   });
@@ -110,8 +110,7 @@ describe('a maker’s way through', () => {
 
   it('adds a piece of their own, divides it on the drawing, and sees it on the boards', async () => {
     await h.press('piece');
-    await h.reads('[role="menuitem"]', /Plain box/);
-    await page.locator('::-p-xpath(//*[@role="menuitem"][contains(., "Plain box")])').click();
+    await h.choose('[data-preset="box"]');
     await h.reads('[data-testid="verdict"]', /5 parts · closes exactly/);
     await h.choose('[data-testid="elevation"] [data-bay=""]');
     await h.press('split: an upright through the bay');
@@ -126,7 +125,7 @@ describe('a maker’s way through', () => {
     await h.see('input[data-size="fixed clear width of bay 1"]');
     await h.saved();
     await h.choose('a[href$="/cutting"]');
-    await h.reads('[data-board="white"] svg title', /4A left side/);
+    await h.reads('[data-board="white"] svg title', /12A left side/);
   });
 
   it('downloads one PDF of templates, whose pages say what the screen shows', async () => {

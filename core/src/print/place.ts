@@ -52,7 +52,14 @@ export const clipped = (marks: readonly Mark[], window: Rect): readonly Mark[] =
     const inside = mark.points.every(([x, y]) => x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1);
     if (inside) return [mark];
     const ends = mark.closed ? mark.points.length : mark.points.length - 1;
-    return Array.from({ length: ends }, (_, index) =>
-      clipSegment(mark.points[index] as Point, mark.points[(index + 1) % mark.points.length] as Point, window),
-    ).flatMap((segment) => (segment ? [line(mark.style, segment)] : []));
+    // Stretches that follow on one another inside stay one line.
+    const chains: Point[][] = [];
+    for (let index = 0; index < ends; index += 1) {
+      const segment = clipSegment(mark.points[index] as Point, mark.points[(index + 1) % mark.points.length] as Point, window);
+      if (!segment) continue;
+      const last = chains.at(-1)?.at(-1);
+      if (last && last[0] === segment[0][0] && last[1] === segment[0][1]) chains.at(-1)?.push(segment[1]);
+      else chains.push([...segment]);
+    }
+    return chains.map((chain) => line(mark.style, chain));
   });

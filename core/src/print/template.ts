@@ -1,7 +1,6 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { fitText, line, type Mark, textWidth } from './page.ts';
-import { clipped } from './place.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
 export type Template = {
@@ -118,22 +117,23 @@ const centreOf = (ring: Ring): Point => {
   return [(x0 + x1) / 2, (y0 + y1) / 2];
 };
 
-const HATCH = 3_000;
+const HATCH = 4_000;
 
-/** A light hatch where glue goes, along the falling diagonal. */
+/** A light hatch where glue goes: one line to and fro along the falling diagonals, turning on the edges. */
 const hatch = (ring: Ring): readonly Mark[] => {
-  const box = bounds(ring);
-  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
+  const { x0, y0, x1, y1 } = bounds(ring);
+  const [width, height] = [x1 - x0, y1 - y0];
   if (Math.min(width, height) < 1_000) return [];
-  const count = Math.floor((width + height) / HATCH);
-  const lines = Array.from({ length: count }, (_, index) => {
+  const points = Array.from({ length: Math.floor((width + height) / HATCH) }, (_, index): readonly Point[] => {
+    // The diagonal x + y = at, from where it leaves the lower or right edge to where it leaves the left or upper one.
     const at = (index + 0.5) * HATCH;
-    return line('glue', [
-      [box.x0 + at, box.y0],
-      [box.x0 + at - height, box.y1],
-    ]);
-  });
-  return clipped(lines, box);
+    const ends: readonly [Point, Point] = [
+      [x0 + Math.min(at, width), y0 + Math.max(0, at - width)],
+      [x0 + Math.max(0, at - height), y0 + Math.min(at, height)],
+    ];
+    return index % 2 === 0 ? ends : [ends[1], ends[0]];
+  }).flat();
+  return points.length < 2 ? [] : [line('glue', points)];
 };
 
 const CROSS = 1_500;

@@ -4,6 +4,7 @@ import { type CutGroup, cutList } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
 import { type Bay, buildPiece, type Means, type PieceProblem } from '../piece/index.ts';
+import type { Rect } from '../shape/index.ts';
 import { thicknessOf } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
@@ -23,6 +24,8 @@ export type DerivedPiece = {
 export type MadePiece = {
   readonly assembly: Assembly;
   readonly bays: readonly Bay[];
+  /** The openings of a face frame, in the assembly's x and y; none without one. */
+  readonly openings: readonly Rect[];
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
   /** The tag of each part, by index. */
@@ -53,12 +56,13 @@ const derivePiece = (key: string, piece: Piece, means: Means, trim: number): Der
   const { boards } = means;
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
-  const { assembly, bays } = built.value;
+  const { assembly, bays, openings } = built.value;
   const inspection = inspect(assembly);
   const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
   const made: MadePiece = {
     assembly,
     bays,
+    openings,
     inspection,
     groups,
     tags: tagsOf(groups, assembly.parts.length),

@@ -133,6 +133,7 @@ export const Library = ({ open, onOpenChange, onTake }: Props) => {
           <Search size={16} className="absolute left-1 bottom-3.5 text-graphite" aria-hidden="true" />
           <input
             type="search"
+            aria-label="What people call it"
             value={typed}
             maxLength={60}
             onChange={(event) => setTyped(event.target.value)}

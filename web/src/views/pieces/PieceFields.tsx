@@ -5,6 +5,7 @@ import type { SightName } from '../../ui/index.ts';
 import { Decision } from './Decision.tsx';
 import { FreePanels } from './FreePanels.tsx';
 import { Holes } from './Holes.tsx';
+import { Openings } from './Openings.tsx';
 import { overallOn } from './overall.ts';
 import { useChangePiece } from './useChangePiece.ts';
 
@@ -42,7 +43,12 @@ export const PieceFields = ({ piece, sight }: Props) => {
             </summary>
             <div className="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 items-start">
               {drawn(fields)}
-              {group === 'fittings' && piece.family === 'casework' && <Holes piece={piece} scale={scale} />}
+              {group === 'fittings' && piece.family === 'casework' && (
+                <>
+                  <Openings piece={piece} scale={scale} />
+                  <Holes piece={piece} scale={scale} />
+                </>
+              )}
             </div>
           </details>
         );
