@@ -147,7 +147,7 @@ describe('a maker’s way through', () => {
     await page.reload();
     await h.see('[data-page="2"]');
     await h.choose('nav a[href$="/pieces"]');
-    await page.locator('::-p-xpath(//nav//a[contains(., "Box")])').click();
+    await page.locator('::-p-xpath(//nav//a[contains(., "Plain box")])').click();
     await h.reads('[data-testid="verdict"]', /8 parts/);
     const { port } = new URL(app.address);
     await stopApp(app);

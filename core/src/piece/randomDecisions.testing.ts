@@ -9,6 +9,7 @@ import {
   familyOf,
   fromPreset,
   isFieldShown,
+  newCell,
   type Piece,
   PRESETS,
   valueAt,
@@ -59,11 +60,15 @@ const changed = <T>(owner: T, fields: readonly Field[], random: Random, share: n
       : withValueAt(now, field.path, another(field, value, random));
   }, owner);
 
-const changedCell = (cell: Cell, random: Random): Cell => {
-  const now = changed(cell, CELL_FIELDS[cell.kind], random, 0.3);
-  if (now.kind === 'door') return { ...now, behind: changedCell(now.behind, random) };
-  if (now.kind !== 'columns' && now.kind !== 'rows') return now;
-  return { ...now, slots: now.slots.map((slot) => ({ ...slot, cell: changedCell(slot.cell, random) })) };
+const LEAVES = ['open', 'shelves', 'drawers', 'slides', 'plate'] as const;
+
+const changedCell = (cell: Cell, random: Random, behindDoor = false): Cell => {
+  if (cell.kind === 'columns' || cell.kind === 'rows')
+    return { ...cell, slots: cell.slots.map((slot) => ({ ...slot, cell: changedCell(slot.cell, random, behindDoor) })) };
+  // Now and then a bay becomes one of another kind; no fixed front goes behind a door.
+  const swapped = cell.kind !== 'door' && random() < 0.2 ? newCell(pick(random, LEAVES.slice(0, behindDoor ? 4 : 5))) : cell;
+  const now = changed(swapped, CELL_FIELDS[swapped.kind], random, 0.3);
+  return now.kind === 'door' ? { ...now, behind: changedCell(now.behind, random, true) } : now;
 };
 
 /** A preset, by its number, with a share of its decisions made anew. */

@@ -90,7 +90,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         reason: `A wall behind the face frame stands ${show(finding.numbers.off)} into it.`,
       };
     case 'door-stopped':
-      return stopped(finding, show);
+      return stopped(finding, showBoard);
     case 'long-span':
       return {
         title: 'It will sag',

@@ -35,7 +35,11 @@ const fillSplit = (cell: SplitCell, place: Place, plan: CarcassPlan): Fill => {
     const last = index === cell.slots.length - 1;
     const [low, high] = across ? (['left', 'right'] as const) : (['bottom', 'top'] as const);
     const inside = { ...reach, ...(index > 0 && { [low]: half }), ...(!last && { [high]: half }) };
-    const child = fill(slot.cell, { space: stretch(space, cell.kind, from, length), reach: inside, path: [...path, index] }, plan);
+    const child = fill(
+      slot.cell,
+      { ...place, space: stretch(space, cell.kind, from, length), reach: inside, path: [...path, index] },
+      plan,
+    );
     if (!child.ok) return child;
     all.push(child.value);
     from += length;
@@ -101,7 +105,8 @@ const fillShelves = (cell: ShelvesCell, place: Place, plan: CarcassPlan): Fill =
 const fillDoor = (cell: DoorCell, place: Place, plan: CarcassPlan): Fill => {
   const hung = hang(cell, place, plan);
   if (!hung.ok) return hung;
-  const behind = fill(cell.behind, { ...place, space: hung.value.space, path: [...place.path, 0] }, plan);
+  const { space } = hung.value;
+  const behind = fill(cell.behind, { ...place, space, path: [...place.path, 0], face: space.z1, behindDoor: true }, plan);
   return behind.ok ? ok(joined(hung.value, behind.value)) : behind;
 };
 

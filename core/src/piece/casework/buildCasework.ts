@@ -16,6 +16,7 @@ const boxFrom = (space: Space): Assembly['clear'] => ({ min: [space.x0, space.y0
 
 const checkFeet = (plan: CarcassPlan): PieceProblem | undefined => {
   const [across, along] = footRoom(plan);
+  if (across === 0) return undefined;
   const { body, setback } = plan;
   const room = [body.x1 - body.x0 - 2 * setback, body.z1 - body.z0 - 2 * setback] as const;
   if (across <= room[0] && along <= room[1]) return undefined;
@@ -53,7 +54,7 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
   if (feet) return err(feet);
   const { thickness } = plan.sheets.carcass;
   const reach: Reach = { left: thickness, right: thickness, bottom: thickness, top: thickness };
-  const filled = fill(piece.front, { space: plan.clear, reach, path: [] }, plan);
+  const filled = fill(piece.front, { space: plan.clear, reach, path: [], face: plan.face, behindDoor: false }, plan);
   if (!filled.ok) return filled;
   const frame = faceFrame(plan, filled.value.bays);
   if (!frame.ok) return frame;

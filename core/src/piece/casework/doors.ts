@@ -185,7 +185,7 @@ const leafParts = (cell: DoorCell, field: Space, side: Side, place: Place, plan:
 export const hang = (cell: DoorCell, place: Place, plan: CarcassPlan): Result<Filled & { readonly space: Space }, PieceProblem> => {
   const depth = doorDepth(cell, plan.sheets.door);
   const field = frontField(cell, place, plan, depth);
-  const behind = behindFront(cell, place.space, plan, depth);
+  const behind = behindFront(cell, place, depth);
   const space = cell.bins > 0 ? { ...behind, z1: Math.min(behind.z1, field.z0) - binDepth(plan) - 1_000 } : behind;
   const middle = Math.round((field.x0 + field.x1 - cell.gap) / 2);
   const leaves: readonly (readonly [Space, Side])[] =

@@ -19,6 +19,7 @@ import {
   joined,
   NOTHING,
   type Place,
+  sits,
   sizeIn,
   stretch,
 } from './place.ts';
@@ -50,9 +51,11 @@ const fillFalse = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill => 
   const blank = fixedFront(cell, place, plan);
   const height = blank.y1 - blank.y0;
   const stack = plateStack(cell, height, plan);
-  const behind = behindFront({ ...cell, gap: dollUm(0) }, place.space, plan, plan.sheets.door.thickness);
+  const behind = behindFront({ ...cell, gap: dollUm(0) }, place, plan.sheets.door.thickness);
   if (!stack.ok) return noRoom(place, height, stack.error.needed);
-  if (isFlat(blank) || isFlat(behind) || blank.x1 - blank.x0 <= 2 * cell.gap) return noRoom(place, blank.x1 - blank.x0, 2 * cell.gap + 1);
+  const [depth, left] = [place.space.z1 - place.space.z0, behind.z1 - behind.z0];
+  if (left <= 0) return noRoom(place, depth, depth - left + 1);
+  if (isFlat(blank) || blank.x1 - blank.x0 <= 2 * cell.gap) return noRoom(place, blank.x1 - blank.x0, 2 * cell.gap + 1);
   const id = idOf(plan, 'drawers', place.path);
   const sheet = plan.sheets.door;
   const plates = stack.value.flatMap(({ from, to }, index) => {
@@ -78,7 +81,7 @@ const fillRunning = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill =
   const { door: front, drawer: tray } = plan.sheets;
   // A frame that reaches over the bay's edges would stop the tray at its floor and sides.
   const wide = space.x1 - space.x0;
-  if (plan.lip > 0)
+  if (plan.lip > 0 && !place.behindDoor)
     return err({
       code: 'does-not-fit',
       what: 'a drawer that slides out past the face frame',
@@ -90,7 +93,7 @@ const fillRunning = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill =
     space,
     field: frontField(cell, place, plan, front.thickness),
     clearance: cell.clearance,
-    stop: cell.stops && cell.fit === 'inset',
+    stop: cell.stops && sits(cell.fit, place) === 'inset',
     grip: cell.grip,
     tray,
     front,
@@ -98,8 +101,16 @@ const fillRunning = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill =
   return 'motion' in made ? ok(filledWith(made.parts, [made.motion])) : noRoom(place, made.available, made.needed);
 };
 
-/** Fills a bay with drawers, one above the other; running ones have a board between each two. */
-export const fillDrawers = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill => {
+/** How far plates and grips stand out before their front. */
+const standOut = (cell: DrawersCell, plan: CarcassPlan): number => {
+  const { one, thickness } = plan.sheets.door;
+  return (cell.make === 'false' ? thickness : 0) + { none: 0, bar: 1, knob: 2 }[cell.grip] * one;
+};
+
+/** Fills a bay with drawers, one above the other; running ones have a board between each two. Behind a door they stand back, so that it
+ *  shuts over their plates and grips. */
+export const fillDrawers = (cell: DrawersCell, at: Place, plan: CarcassPlan): Fill => {
+  const place = at.behindDoor ? { ...at, face: at.face - standOut(cell, plan) } : at;
   if (cell.make === 'false') return fillFalse(cell, place, plan);
   const inner = plan.sheets.inner;
   const { space, reach, path } = place;
@@ -115,7 +126,7 @@ export const fillDrawers = (cell: DrawersCell, place: Place, plan: CarcassPlan):
   for (const [index, height] of heights.value.entries()) {
     const last = index === cell.count - 1;
     const inside = { ...reach, ...(index > 0 && { bottom: half }), ...(!last && { top: half }) };
-    const one = fillRunning(cell, { space: stretch(space, 'rows', from, height), reach: inside, path: [...path, index] }, plan);
+    const one = fillRunning(cell, { ...place, space: stretch(space, 'rows', from, height), reach: inside, path: [...path, index] }, plan);
     if (!one.ok) return one.error.code === 'no-room' ? err({ ...one.error, path }) : one;
     from += height;
     const rail = last
@@ -136,8 +147,9 @@ export const fillDrawers = (cell: DrawersCell, place: Place, plan: CarcassPlan):
 export const fillPlate = (cell: PlateCell, place: Place, plan: CarcassPlan): Fill => {
   const sheet = plan.sheets.door;
   const field = fixedFront(cell, place, plan);
-  const behind = behindFront({ ...cell, gap: dollUm(0) }, place.space, plan, sheet.thickness);
-  if (isFlat(behind)) return noRoom(place, place.space.z1 - place.space.z0, sheet.thickness + 1);
+  const behind = behindFront({ ...cell, gap: dollUm(0) }, place, sheet.thickness);
+  const [depth, left] = [place.space.z1 - place.space.z0, behind.z1 - behind.z0];
+  if (left <= 0) return noRoom(place, depth, depth - left + 1);
   if (isFlat(field)) return noRoom(place, Math.min(place.space.x1 - place.space.x0, place.space.y1 - place.space.y0), 2 * plan.lip + 1);
   const id = idOf(plan, 'plate', place.path);
   const [width, height, across] = [field.x1 - field.x0, field.y1 - field.y0, sizeIn(plan, cell.disc)];

@@ -13,7 +13,17 @@ export type Bay = { readonly path: CellPath; readonly kind: Cell['kind']; readon
 /** How far an overlay door may reach over the panel on each side. */
 export type Reach = { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
 
-export type Place = { readonly space: Space; readonly reach: Reach; readonly path: CellPath };
+/** Where fronts lie: before `face`, or up to it where they sit inside. Behind a door everything sits inside. */
+export type Place = {
+  readonly space: Space;
+  readonly reach: Reach;
+  readonly path: CellPath;
+  readonly face: number;
+  readonly behindDoor: boolean;
+};
+
+/** How a front sits where it is: behind a door it cannot lie on anything. */
+export const sits = (fit: Fit['fit'], { behindDoor }: Pick<Place, 'behindDoor'>): Fit['fit'] => (behindDoor ? 'inset' : fit);
 
 export type Filled = { readonly parts: readonly Part[]; readonly bays: readonly Bay[]; readonly motions: readonly Motion[] };
 
@@ -42,10 +52,11 @@ export const stretch = (space: Space, kind: 'columns' | 'rows', from: number, le
 
 /** The field that a front closes, `depth` thick: lying before the face and lapping over the opening, or inside it with its gap. With a
  *  face frame the opening is the frame's. */
-export const frontField = ({ fit, lap, gap }: Fit, { space, reach }: Place, plan: CarcassPlan, depth: number): Space => {
-  const { face, lip } = plan;
+export const frontField = ({ fit, lap, gap }: Fit, place: Place, plan: CarcassPlan, depth: number): Space => {
+  const { space, reach, face } = place;
+  const lip = place.behindDoor ? 0 : plan.lip;
   const opening = { x0: space.x0 + lip, x1: space.x1 - lip, y0: space.y0 + lip, y1: space.y1 - lip };
-  if (fit === 'inset')
+  if (sits(fit, place) === 'inset')
     return { x0: opening.x0 + gap, x1: opening.x1 - gap, y0: opening.y0 + gap, y1: opening.y1 - gap, z0: face - depth, z1: face };
   // Two fronts on one panel keep the gap between them, so each may cover half the panel less half the gap.
   const over = (limit: number) => Math.max(0, Math.min(lap, limit + lip - Math.ceil(gap / 2)));
@@ -60,7 +71,7 @@ export const frontField = ({ fit, lap, gap }: Fit, { space, reach }: Place, plan
 };
 
 /** What is left of a bay behind an inset front. */
-export const behindFront = ({ fit, gap }: Fit, space: Space, plan: CarcassPlan, depth: number): Space =>
-  fit === 'inset' ? { ...space, z1: Math.min(space.z1, plan.face - depth - gap) } : space;
+export const behindFront = ({ fit, gap }: Fit, place: Place, depth: number): Space =>
+  sits(fit, place) === 'inset' ? { ...place.space, z1: Math.min(place.space.z1, place.face - depth - gap) } : place.space;
 
 export const isFlat = (space: Space): boolean => space.x1 <= space.x0 || space.y1 <= space.y0 || space.z1 <= space.z0;

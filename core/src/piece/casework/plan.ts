@@ -40,7 +40,9 @@ type Front = { readonly fit: 'overlay' | 'inset'; readonly gap: number; readonly
 
 /** Everything that closes a bay at the front. False drawers are a blank with plates on it. */
 const frontsOf = (piece: Casework, door: Sheeting): readonly Front[] =>
-  cellsOf(piece.front).flatMap(({ cell }): readonly Front[] => {
+  cellsOf(piece.front).flatMap(({ cell, doorsBefore }): readonly Front[] => {
+    // What is behind a door takes nothing from the piece's own depth.
+    if (doorsBefore > 0) return [];
     if (cell.kind === 'door') return [{ fit: cell.fit, gap: cell.gap, depth: doorDepth(cell, door) }];
     if (cell.kind === 'plate') return [{ fit: cell.fit, gap: 0, depth: door.thickness }];
     if (cell.kind !== 'drawers') return [];

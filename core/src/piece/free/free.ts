@@ -46,7 +46,7 @@ export type Free = Piecelike<'panels', FreeRole> & {
 
 export const MOST_PANELS = 60;
 
-const away = measureField({ min: -5 * UM.m, max: 5 * UM.m });
+const away = measureField({ min: 0, max: 5 * UM.m });
 const base = measureField({ min: 0, max: 3 * UM.m });
 const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
 const mm = (millimetres: number) => realUm(millimetres * UM.mm);

@@ -53,6 +53,7 @@ export const valueAt = (from: unknown, path: readonly string[]): unknown =>
 export const withValueAt = <T>(from: T, path: readonly string[], value: unknown): T => {
   const [key, ...rest] = path;
   if (key === undefined) return value as T;
+  if (Array.isArray(from)) return from.with(Number(key), withValueAt(from[Number(key)], rest, value)) as T;
   return { ...from, [key]: withValueAt((from as Record<string, unknown>)[key], rest, value) };
 };
 

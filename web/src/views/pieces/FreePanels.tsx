@@ -95,7 +95,7 @@ const AnchorFields = ({ label, anchor, faces, others, scale, onChange }: AnchorP
         label={`${label}: away from it`}
         measure={anchor.away}
         scale={scale}
-        min={-5 * UM.m}
+        min={0}
         max={5 * UM.m}
         onChange={(away: Measure) => onChange({ ...anchor, away })}
       />
