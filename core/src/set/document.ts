@@ -35,7 +35,8 @@ const families = Object.keys(FAMILIES) as readonly FamilyName[];
 
 /** A piece of any family; one that names none is a casework. */
 const pieceSchema = z.preprocess(
-  (value) => (typeof value === 'object' && value !== null && !('family' in value) ? { ...value, family: 'casework' } : value),
+  (value) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value) && !('family' in value) ? { ...value, family: 'casework' } : value,
   z.discriminatedUnion(
     'family',
     families.map((family) => FAMILIES[family].schema) as never,

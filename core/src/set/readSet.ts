@@ -48,7 +48,7 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
 /** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.
  *  Shape: anything → a piece, or every issue with its path. */
 export const readPiece = (data: unknown): Result<Piece, readonly ReadIssue[]> => {
-  const bare = typeof data === 'object' && data !== null ? { ...data, boards: {} } : data;
+  const bare = typeof data === 'object' && data !== null && !Array.isArray(data) ? { ...data, boards: {} } : data;
   const read = readSet({ format: 'bashful-parlor-set', version: 1, pieces: [bare] });
   if (!read.ok) return err(read.error.map(({ path, message }) => ({ path: path.replace(/^pieces\[0\]\.?/, ''), message })));
   return ok(read.value.pieces[0] as Piece);

@@ -16,7 +16,13 @@ export type Body = {
   readonly sets: readonly { readonly id: string; readonly name: string; readonly until: string }[];
   readonly revisions: readonly { readonly revision: number; readonly words: string; readonly savedAt: string }[];
   readonly document: { readonly name: string };
-  readonly error: { readonly code: string; readonly seconds: number; readonly issues: readonly { readonly path: string }[] };
+  readonly error: {
+    readonly code: string;
+    readonly seconds: number;
+    readonly issues: readonly { readonly path: string; readonly message: string }[];
+  };
+  readonly presets: readonly { readonly id: string; readonly piece: unknown }[];
+  readonly piece: unknown;
 };
 
 export type Answer = { readonly status: number; readonly body: Body; readonly headers: Headers };

@@ -7,9 +7,12 @@ import { describe, expect, it } from 'vitest';
 import {
   createSet,
   databaseIn,
+  forgetPreset,
   getRevision,
   getSet,
+  keepPreset,
   listAway,
+  listPresets,
   listRevisions,
   listSets,
   openDatabase,
@@ -28,8 +31,8 @@ const open = async (directory: string) => {
   return openStore(database, directory);
 };
 
-const named = (name: string): SetDocument => {
-  const read = readSet({ format: 'bashful-parlor-set', version: 1, name });
+const named = (name: string, pieces: readonly object[] = []): SetDocument => {
+  const read = readSet({ format: 'bashful-parlor-set', version: 1, name, pieces });
   if (!read.ok) throw new Error('the test document is bad');
   return read.value;
 };
@@ -93,15 +96,20 @@ describe('a store and its journal', () => {
     expect(await saveSet(store, 'new', 1, named('Newer'), at(2))).toMatchObject({ ok: true, value: { revision: 2 } });
     expect(await saveSet(store, 'potting-shed', 1, named('Shed'), at(3))).toMatchObject({ ok: true });
     expect(await setAway(store, 'night-ferry-hall', at(4))).toMatchObject({ ok: true });
+    const [piece] = named('Shed', [{ name: 'Stool' }]).pieces;
+    for (const id of ['kept', 'gone'])
+      expect(await keepPreset(store, id, piece as NonNullable<typeof piece>, at(5))).toMatchObject({ ok: true });
+    expect(await forgetPreset(store, 'gone')).toMatchObject({ ok: true });
     // The power goes: the process ends at once, and the disk has what it had before.
     const journal = join(directory, 'journal');
     const written = readJournal(journal).entries.length;
-    expect(written).toBe(4);
+    expect(written).toBe(7);
     const after = place();
     cpSync(before, databaseIn(after), { recursive: true });
     cpSync(journal, join(after, 'journal'), { recursive: true });
     const again = await open(after);
-    expect(again).toMatchObject({ replayed: 4, torn: 0 });
+    expect(again).toMatchObject({ replayed: 7, torn: 0 });
+    expect(await listPresets(again.store)).toMatchObject([{ id: 'kept', name: 'Stool' }]);
     expect(await getSet(again.store.db, 'new')).toMatchObject({ ok: true, value: { revision: 2, document: { name: 'Newer' } } });
     expect(await getSet(again.store.db, 'potting-shed')).toMatchObject({ ok: true, value: { revision: 2, document: { name: 'Shed' } } });
     expect((await listAway(again.store)).map(({ id }) => id)).toEqual(['night-ferry-hall']);

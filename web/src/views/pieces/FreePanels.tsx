@@ -227,12 +227,14 @@ export const FreePanels = ({ piece, scale }: { readonly piece: Free; readonly sc
           <summary className="min-h-touch flex items-center gap-2">
             <span className="font-hand text-graphite w-5">{index + 1}</span> {panel.name}
           </summary>
-          <PanelFields
-            panel={panel}
-            others={piece.panels.slice(0, index)}
-            scale={scale}
-            onChange={(words, next) => put(words, piece.panels.with(index, next))}
-          />
+          {open === panel.id && (
+            <PanelFields
+              panel={panel}
+              others={piece.panels.slice(0, index)}
+              scale={scale}
+              onChange={(words, next) => put(words, piece.panels.with(index, next))}
+            />
+          )}
           <div className="flex gap-2 py-2">
             <Button
               look="quiet"

@@ -1,0 +1,190 @@
+// Pieces of every family on the very screens: found in the library, changed on every side, built step by step.
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type App, startApp, stopApp } from './app.ts';
+import { launch } from './browser.ts';
+import { hand } from './hand.ts';
+
+let app: App;
+let browser: Browser;
+let page: Page;
+let h: ReturnType<typeof hand>;
+const faults: string[] = [];
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([startApp(), launch()]);
+  page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 1000 });
+  page.on('pageerror', (problem) => faults.push(String(problem)));
+  h = hand(page, app.address);
+});
+afterAll(async () => {
+  await browser.close();
+  await stopApp(app);
+});
+
+const found = () => page.$$eval('[data-preset]', (tickets) => tickets.map((ticket) => ticket.getAttribute('data-preset')));
+const search = async (words: string): Promise<void> => {
+  await h.see('input[aria-label="What people call it"]');
+  await page.$eval('input[aria-label="What people call it"]', (field) => (field as HTMLInputElement).select());
+  await page.focus('input[aria-label="What people call it"]');
+  await page.keyboard.type(words);
+};
+
+describe('the library', () => {
+  it('shows every preset as a picture of its own parts, and finds it by what people call it', async () => {
+    await h.go('/sets/harbour-post-office/pieces/piece-1');
+    await h.press('piece');
+    await page.waitForFunction(() => document.querySelectorAll('[data-preset] svg path').length > 400, { timeout: 15_000 });
+    const keys = await found();
+    expect(keys.length).toBeGreaterThanOrEqual(38);
+    const drawn = await page.$$eval('[data-preset]', (tickets) => tickets.filter((ticket) => ticket.querySelector('svg path')).length);
+    expect(drawn).toBe(keys.length);
+    for (const [words, key] of [
+      ['dresser', 'chest'],
+      ['stove', 'oven'],
+      ['castle', 'castle-bed'],
+      ['murphy', 'folding-table'],
+    ] as const) {
+      await search(words);
+      await page.waitForFunction(
+        (wanted: string) => document.querySelector('[data-preset]')?.getAttribute('data-preset') === wanted,
+        { polling: 50 },
+        key,
+      );
+      await page.$eval('input[aria-label="What people call it"]', (field) => (field as HTMLInputElement).select());
+    }
+    await page.keyboard.type('zzz');
+    await h.reads('[role="dialog"]', /Nothing is called that here/);
+  });
+
+  it('adds what is chosen, named first, and it closes exactly', async () => {
+    await search('loft');
+    await h.choose('[data-preset="loft-bed"]');
+    await h.reads('[data-testid="verdict"]', /16 parts · closes exactly/);
+    await page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === 'Loft bed');
+  });
+});
+
+describe('a bed, a table, free panels', () => {
+  it('are changed on the drawing from the front, the right and above', async () => {
+    await h.sizeIs('mattress length on the drawing', '2000 mm');
+    await h.type('mattress length on the drawing', '190 cm');
+    await h.reads('[data-testid="parts"]', /bed base/);
+    await h.press('above');
+    await h.see('[data-seen="top"]');
+    await h.sizeIs('mattress length on the drawing', '1900 mm');
+    await h.type('mattress width on the drawing', '80 cm');
+    await h.press('the right');
+    await h.see('[data-seen="side"]');
+    await h.sizeIs('mattress width on the drawing', '800 mm');
+    await h.press('the front');
+  });
+
+  it('follow a choice at once: two beds for one, and a note when a ladder finds no room', async () => {
+    await page.locator('::-p-xpath(//div[@aria-label="It is"]//button[contains(., "a bunk")])').click();
+    await h.reads('[data-testid="verdict"]', /closes exactly/);
+    await h.reads('[data-testid="parts"]', /side rail/);
+    await h.choose('[data-group="fittings"] summary');
+    await h.type('Rungs apart', '3 m');
+    await h.reads('[data-finding="does-not-fit"]', /no room for a ladder/);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await h.reads('[data-testid="verdict"]', /closes exactly/);
+  });
+
+  it('take a size as the doll’s instead, without changing what is cut', async () => {
+    const before = await h.text('[data-testid="parts"]');
+    await h.press('Rail height is the real thing’s; say it at the doll’s size instead');
+    await page.waitForSelector('[aria-label="Rail height is the doll’s; say it at the real thing’s size instead"]');
+    expect(await h.text('[data-testid="parts"]')).toBe(before);
+  });
+
+  it('of free panels are placed by faces, and a panel that runs into another is told by its tag', async () => {
+    await h.press('piece');
+    await search('corner');
+    await h.choose('[data-preset="corner-shelf"]');
+    await h.reads('[data-testid="verdict"]', /5 parts · closes exactly/);
+    await page.$$eval('section[aria-label="Panels"] > button', (buttons) => buttons.at(-1)?.click());
+    await h.see('[data-panel="panel-6"][open]');
+    await h.reads('[data-finding="parts-interfere"]', /panel 6 .*share the same space|share the same space/);
+    await page.select('[data-panel="panel-6"] select[id]:not([disabled])', 'second');
+    await h.type('It lies against: away from it', '30 cm');
+    await h.reads('[data-testid="verdict"]', /6 parts/);
+  });
+});
+
+describe('what a maker does with a piece', () => {
+  it('another like it, mirrored, and kept among one’s own to start others from', async () => {
+    await h.go('/sets/harbour-post-office/pieces/piece-2');
+    await h.reads('[data-testid="verdict"]', /23 parts/);
+    await h.press('Another Sorting counter');
+    await page.waitForFunction(() => !location.pathname.endsWith('/piece-2'));
+    await h.press('Mirror Sorting counter');
+    await h.reads('[data-testid="parts"]', /door hinged right/);
+    await h.press('Undo: Sorting counter mirrored');
+    await h.reads('[data-testid="parts"]', /door hinged left/);
+    await h.press('Keep Sorting counter among yours');
+    await h.reads('[role="status"]', /kept among yours/);
+    await h.press('piece');
+    await page.locator('::-p-xpath(//button[text()="yours"])').click();
+    await h.reads('[data-testid="library"]', /Sorting counter/);
+    await h.press('Forget Sorting counter');
+    await h.reads('[role="dialog"]', /None yet/);
+    await page.keyboard.press('Escape');
+  });
+
+  it('makes bays into drawers that run, slides and fronts, and hangs doors with windows, on the drawing', async () => {
+    await h.go('/sets/harbour-post-office/pieces/piece-3');
+    await h.see('[data-bay="0"]');
+    await page.$eval('[data-bay="0"]', (bay) => (bay as SVGElement).focus());
+    await page.keyboard.press('Enter');
+    await page.select('::-p-xpath(//label[text()="This bay is"]/following-sibling::select)', 'drawers');
+    await h.reads('[data-testid="parts"]', /false drawer/);
+    await page.locator('::-p-xpath(//div[@aria-label="They"]//button[text()="run"])').click();
+    await h.reads('[data-testid="parts"]', /drawer floor/);
+    await h.press('Drawers: one less');
+    await h.reads('[data-testid="verdict"]', /closes exactly/);
+    await page.$eval('[data-bay="1.0"]', (bay) => (bay as SVGElement).focus());
+    await page.keyboard.press('Enter');
+    await page.locator('::-p-xpath(//div[@aria-label="Made as"]//button[text()="a window"])').click();
+    await h.reads('[data-testid="parts"]', /door window/);
+  });
+
+  it('is built step by step, each with its tag and where it comes from, last the doors', async () => {
+    await h.choose('[data-testid="steps"] summary');
+    const steps = await page.$$eval('[data-testid="steps"] li', (list) => list.map((each) => each.textContent ?? ''));
+    expect(steps.length).toBeGreaterThan(12);
+    expect(steps[0]).toMatch(/3\w bottom, to begin with/);
+    expect(steps.findIndex((step) => /right side/.test(step))).toBeGreaterThan(steps.findIndex((step) => /back/.test(step)));
+    expect(steps.at(-1)).toMatch(/door|border|window|knob|drawer/);
+    await page.$eval('[data-testid="steps"] li:nth-child(3) button', (step) => (step as HTMLElement).click());
+    await h.reads('[data-testid="build-step"]', /^3 of/);
+    await h.press('The next step');
+    await h.reads('[data-testid="build-step"]', /^4 of/);
+    await h.press('Show it whole again');
+  });
+
+  it('is brought onto the rule only when that is asked for, and that is undone like any edit', async () => {
+    await h.go('/sets/night-ferry-hall/pieces/piece-2');
+    await h.reads('[data-testid="verdict"]', /closes exactly/);
+    const before = await h.text('[data-testid="parts"]');
+    await h.press('make every cut land on the rule');
+    await h.reads('[data-testid="rule-fit"]', /cut sizes land on it/);
+    expect(await h.text('[data-testid="parts"]')).toBe(before);
+    await h.press('Change it so');
+    await page.waitForFunction(
+      (was: string) => document.querySelector('[data-testid="parts"]')?.textContent !== was,
+      { polling: 50 },
+      before,
+    );
+    await h.press('Undo: Timetable rack brought onto the rule');
+    await page.waitForFunction(
+      (was: string) => document.querySelector('[data-testid="parts"]')?.textContent === was,
+      { polling: 50 },
+      before,
+    );
+    expect(faults).toEqual([]);
+  });
+});
