@@ -101,7 +101,7 @@ const binParts = (
     return err({ code: 'does-not-fit', what: 'the bins in a door', available: Math.min(tall, x1 - x0), needed });
   const z1 = field.z0;
   const word = (name: string, part: string, number: number, shows: 'up' | 'front' | 'right') =>
-    ({ id: `${id}/bin-${number}-${part}`, role: 'fitting', name, shows }) as const;
+    ({ id: `${id}/bin-${number}-${part}`, role: 'border', name, shows }) as const;
   return ok(
     Array.from({ length: cell.bins }, (_, number) => {
       const y0 = low + number * each;
