@@ -3,35 +3,36 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { findContacts, findInterference, type Part } from '@parlor/core/assembly';
 import { realUm } from '@parlor/core/measure';
 import { writePdf } from '@parlor/core/pdf';
+import { PRESETS, type Preset } from '@parlor/core/piece';
 import { applyEdit, derive, layOutSet, readSet, type SetDocument, templatePages } from '@parlor/core/set';
 import { browserRows } from './browser.ts';
 import { lighthouseRows } from './lighthouse.ts';
 
-const setOf = (pieces: number): SetDocument => {
-  const fronts = [
-    { kind: 'shelves', count: 5 },
-    { kind: 'rows', slots: Array.from({ length: 4 }, () => ({ cell: { kind: 'columns', slots: Array.from({ length: 4 }, () => ({})) } })) },
-    {
-      kind: 'columns',
-      slots: [{ cell: { kind: 'door', behind: { kind: 'shelves', count: 2 } } }, { cell: { kind: 'shelves', count: 4 } }],
-    },
-  ];
+const setWith = (name: string, pieces: readonly object[]): SetDocument => {
   const read = readSet({
     format: 'bashful-parlor-set',
     version: 1,
-    name: `${pieces} pieces`,
+    name,
+    boards: [{ id: 'white', nominal: '5 mm', measured: '4.8 mm' }],
     cutting: { gap: '1 mm', trim: '3 mm' },
-    pieces: Array.from({ length: pieces }, (_, index) => ({
-      name: `piece ${index}`,
-      width: `${700 + 10 * index} mm`,
-      front: fronts[index % 3],
-    })),
+    pieces,
   });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return read.value;
 };
+
+/** So many pieces, every preset in turn, each a little wider than the one before. */
+const setOf = (pieces: number): SetDocument =>
+  setWith(
+    `${pieces} pieces`,
+    Array.from({ length: pieces }, (_, index) => {
+      const { piece } = PRESETS[index % PRESETS.length] as Preset;
+      return 'width' in piece ? { ...piece, width: `${Number.parseFloat(String(piece.width)) + index} mm` } : piece;
+    }),
+  );
 
 const median = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] as number;
 
@@ -56,13 +57,48 @@ const document = setOf(60);
 const cold = await timed(9, () => derive(document));
 let derived = derive(document);
 const parts = derived.pieces.reduce((sum, { made }) => sum + (made?.assembly.parts.length ?? 0), 0);
-const changed = await timed(41, (round) => {
-  const id = document.pieces[round % 60]?.id ?? '';
-  derived = derive(
-    applyEdit(document, { kind: 'change-piece', id, change: { height: realUm(1_500_000 + round * 1_000) } }).document,
-    derived,
-  );
+const cases = document.pieces.filter(({ family }) => family === 'casework');
+const changed = await timed(61, (round) => {
+  const id = cases[round % cases.length]?.id ?? '';
+  derived = derive(applyEdit(document, { kind: 'change-piece', id, change: { depth: realUm(650_000 + round * 100) } }).document, derived);
 });
+
+// Every preset by itself, ten times after it has been made once.
+const alone: { readonly name: string; readonly time: Awaited<ReturnType<typeof timed>> }[] = [];
+for (const { name, piece } of PRESETS) {
+  const single = setWith(name, [piece]);
+  alone.push({ name, time: await timed(11, () => derive(single)) });
+}
+const byTime = [...alone].sort((a, b) => a.time.median - b.time.median);
+const [middlePreset, slowestPreset] = [byTime[Math.floor(byTime.length / 2)], byTime.at(-1)] as [
+  (typeof alone)[number],
+  (typeof alone)[number],
+];
+
+/** A street of sideboards, one beside the other, of at least so many parts. */
+const street = (count: number): readonly Part[] => {
+  const made = derive(setWith('street', [PRESETS.find(({ key }) => key === 'sideboard')?.piece ?? {}])).pieces[0]?.made;
+  const one = made?.assembly.parts ?? [];
+  const width = made?.assembly.outside.max[0] ?? 0;
+  return Array.from({ length: Math.ceil(count / one.length) }, (_, house) =>
+    one.map((part): Part => {
+      const [x, y, z] = part.pose.origin;
+      return { ...part, id: `${part.id} ${house}`, pose: { ...part.pose, origin: [x + house * width, y, z] } };
+    }),
+  )
+    .flat()
+    .slice(0, count);
+};
+const growth: {
+  readonly count: number;
+  readonly contacts: Awaited<ReturnType<typeof timed>>;
+  readonly interference: Awaited<ReturnType<typeof timed>>;
+}[] = [];
+for (const count of [100, 1_000, 5_000]) {
+  const parts = street(count);
+  growth.push({ count, contacts: await timed(7, () => findContacts(parts)), interference: await timed(7, () => findInterference(parts)) });
+}
+
 const small = setOf(12);
 const smallDerived = derive(small);
 const smallParts = smallDerived.pieces.reduce((sum, { made }) => sum + (made?.assembly.parts.length ?? 0), 0);
@@ -77,6 +113,12 @@ const ms = (value: number): string => value.toFixed(1);
 const rows = [
   [`derive ${document.pieces.length} pieces, ${parts} parts, from nothing`, cold, '300'],
   ['one size changed in that set, derived again', changed, '16'],
+  [`the middle one of ${alone.length} presets by itself (${middlePreset.name})`, middlePreset.time, '4'],
+  [`the slowest preset by itself (${slowestPreset.name})`, slowestPreset.time, '4'],
+  ...growth.flatMap(({ count, contacts, interference }) => [
+    [`contacts of ${count} parts`, contacts, ''] as const,
+    [`interference of ${count} parts`, interference, ''] as const,
+  ]),
   [`lay out ${smallParts} parts (first layout)`, layOutSmall, '100'],
   [`lay out ${parts} parts`, layOutLarge, ''],
   [`make up ${all.length} pages`, impose, ''],

@@ -11,6 +11,21 @@ const SHOTS = [
   { name: 'sets', path: '/sets', ready: '[data-set="night-ferry-hall"] svg path' },
   { name: 'doll', path: '/sets/harbour-post-office/doll', ready: '[data-figure]' },
   { name: 'pieces', path: '/sets/harbour-post-office/pieces/piece-2', ready: 'canvas', touch: '[data-bay="1.2"]' },
+  {
+    name: 'library',
+    path: '/sets/harbour-post-office/pieces/piece-4',
+    ready: 'canvas',
+    touch: '::-p-aria(piece)',
+    after: '[data-preset="oven"] svg path',
+  },
+  {
+    name: 'build',
+    path: '/sets/night-ferry-hall/pieces/piece-7',
+    ready: 'canvas',
+    touch: '[data-testid="steps"] summary',
+    after: '[data-testid="steps"] li',
+    step: 30,
+  },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },
   { name: 'printing', path: '/sets/harbour-post-office/printing', ready: '[data-page="2"]' },
   { name: 'history', path: '/sets/harbour-post-office/history', ready: '[data-revision="1"]', touch: '[data-revision="1"]' },
@@ -55,6 +70,9 @@ for (const shot of SHOTS) {
   await page.goto(app.address + shot.path);
   await page.waitForSelector(shot.ready);
   if ('touch' in shot) await page.locator(shot.touch).click();
+  if ('after' in shot) await page.waitForSelector(shot.after);
+  if ('step' in shot) await page.$eval(`[data-testid="steps"] li:nth-child(${shot.step}) button`, (step) => (step as HTMLElement).click());
+  await page.$eval('section[aria-label="What follows"]', (side) => side.scrollTo(0, 0)).catch(() => undefined);
   await new Promise((done) => setTimeout(done, 900));
   await page.screenshot({ path: join(target, `${shot.name}.png`) as `${string}.png` });
   await page.close();

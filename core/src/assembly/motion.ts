@@ -50,8 +50,8 @@ const anglesOf = (motion: Motion & { kind: 'swing' }, solids: readonly Convex[])
     ] as const
   ).filter((axis) => dot(axis, along) === 0) as [Vec3, Vec3];
   if (!first || !second) return even;
-  const farthest = solids.flatMap(({ bounds }) =>
-    cornersOf(bounds).flatMap((point) => {
+  const farthest = solids.flatMap(({ bounds: box }) =>
+    cornersOf(box).flatMap((point) => {
       const from = add(point, scaled(at, -1));
       const now = Math.atan2(dot(from, second), dot(from, first));
       const sense = dot(
@@ -100,10 +100,16 @@ const stopOfSwing = (
   movers: readonly Convex[],
   others: readonly Standing[],
 ): Omit<Stopped, 'motion'> | undefined => {
-  for (const angle of anglesOf(motion, movers)) {
+  const angles = anglesOf(motion, movers);
+  // What the whole turn never comes near is left out before anything is turned part by part.
+  const group: Convex = { points: [], normals: [], edges: [], bounds: boundsOf(movers) };
+  const sweep = around(angles.map((angle) => turnedBounds(group, motion.at, motion.along, angle)));
+  const within = others.filter((other) => boxesMeet(sweep, other.bounds));
+  if (within.length === 0) return undefined;
+  for (const angle of angles) {
     for (const mover of movers) {
       const bounds = turnedBounds(mover, motion.at, motion.along, angle);
-      const near = others.filter((other) => boxesMeet(bounds, other.bounds));
+      const near = within.filter((other) => boxesMeet(bounds, other.bounds));
       if (near.length === 0) continue;
       const now = turned(mover, motion.at, motion.along, angle);
       const hit = near.find((other) => other.solids().some((stands) => boxesMeet(bounds, stands.bounds) && meets(now, stands)));

@@ -30,6 +30,10 @@ let known: Known | undefined;
 const elided = <T extends { readonly key: string }>(now: readonly T[], before: readonly T[]): (T | { key: string })[] =>
   now.map((item) => (before.includes(item) ? { key: item.key } : item));
 
+/** A piece without what only this side computes with: where parts touch, and the pencil lines that follow from it. They are the larger half. */
+const slim = (piece: DerivedPiece): DerivedPiece =>
+  piece.made ? { ...piece, made: { ...piece.made, guides: [], inspection: { ...piece.made.inspection, contacts: [] } } } : piece;
+
 const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
 const work = {
@@ -37,7 +41,7 @@ const work = {
     const derived = derive(document, known?.derived);
     const pieces = elided(derived.pieces, known?.derived.pieces ?? []);
     known = { derived, layouts: known?.layouts ?? [] };
-    return { scale: derived.scale, pieces };
+    return { scale: derived.scale, pieces: pieces.map((piece) => ('id' in piece ? slim(piece) : piece)) };
   },
   layOut: (document: SetDocument): LayoutReply => {
     const derived = derive(document, known?.derived);
@@ -47,7 +51,10 @@ const work = {
     return reply;
   },
   /** A set that does not lie open, for its vignette; leaves what is known alone. */
-  look: (document: SetDocument): DerivedSet => derive(document),
+  look: (document: SetDocument): DerivedSet => {
+    const { scale, pieces } = derive(document);
+    return { scale, pieces: pieces.map(slim) };
+  },
   /** The order of assembly of a piece that was derived, by its key; null when that has changed meanwhile. */
   order: (key: string): Order | null => {
     const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;

@@ -4,6 +4,9 @@ const MEANINGS: readonly (readonly [LineStyle, string])[] = [
   ['cut', 'cut along it'],
   ['guide', 'pencil guide: what stands on this face, by its tag'],
   ['guide-behind', 'the same on the face behind, tag in brackets'],
+  ['glue', 'glue goes here'],
+  ['score', 'score it, do not cut through, and fold'],
+  ['centre', 'the middle of a hole or a pin'],
   ['join', 'where two tiles meet; lay cross on cross'],
 ];
 
