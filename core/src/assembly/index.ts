@@ -2,7 +2,8 @@ export { type Contact, type FaceName, findContacts } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { findInterference, type Interference } from './interference.ts';
-export { edgeClearance, type Hinge, type Motion, pinClearance, type Stopped, stoppedMotions } from './motion.ts';
+export { edgeClearance, pinClearance, type Stopped, stoppedMotions } from './motion.ts';
+export type { Hinge, Motion } from './moves.ts';
 export { type Order, type OrderStep, orderOf } from './order.ts';
 export {
   type Assembly,

@@ -1,27 +1,8 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
 import { add, bounds, dot, type Ring, rectRing, scaled, type Vec3 } from '../shape/index.ts';
 import { type Convex, convexOf, meets, turned, turnedBounds } from './convex.ts';
+import type { Motion } from './moves.ts';
 import { around, type Box, boxOf, type Part } from './part.ts';
-
-/** How a door is held: a strip of paper glued with one leaf on each side of its score, or pins in holes at both ends. */
-export type Hinge =
-  | { readonly kind: 'paper'; readonly leaf: number; readonly length: number }
-  | { readonly kind: 'pins'; readonly fromEdge: number; readonly length: number; readonly diameter: number };
-
-/** A group of parts, by id, that turns about an axis or slides out along a way. Angles are right-handed about `along`, in radians. */
-export type Motion =
-  | {
-      readonly kind: 'swing';
-      readonly door: string;
-      readonly parts: readonly string[];
-      /** What was moved out of its way before: brackets that fold aside. */
-      readonly aside: readonly string[];
-      readonly at: Vec3;
-      readonly along: Vec3;
-      readonly angle: number;
-      readonly hinge: Hinge;
-    }
-  | { readonly kind: 'slide'; readonly door: string; readonly parts: readonly string[]; readonly along: Vec3; readonly by: number };
 
 /** A motion, by index, that is stopped by a part that stands, by id; a swing says after how many radians. */
 export type Stopped = { readonly motion: number; readonly by: string; readonly after: number };

@@ -1,6 +1,6 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
 import { normalOf, type Pose, type Region, type Vec3 } from '../shape/index.ts';
-import type { Motion } from './motion.ts';
+import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
  *  fronts before that side, doors and what sits on them last. */

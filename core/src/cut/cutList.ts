@@ -1,7 +1,7 @@
 // µm, doll size.
 import type { Part, Stuff } from '../assembly/index.ts';
 import { bounds, type Region, type Ring } from '../shape/index.ts';
-import { isCurve, outlineKey, snapper } from './outlineKey.ts';
+import { isCurve, outlineKey, roughKey, snapper } from './outlineKey.ts';
 
 /** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
  *  such as 2B; the outline is the first part's. */
@@ -53,9 +53,19 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const each = (ring: Ring): Ring => (isCurve(ring) ? ring : ring.map(([x, y]) => [snap(x), snap(y)] as const));
     return { outline: each(outline), holes: holes.map(each) };
   };
-  const groups = new Map<string, number[]>();
+  // What differs in stuff, size or area is told apart without a look at the outline; the full key is for those that remain together.
+  const rough = new Map<string, number[]>();
+  const snappedRegions = regions.map(snapped);
   parts.forEach((part, index) => {
-    const key = `${part.stuff} ${part.stock} ${part.thickness} ${outlineKey(snapped(regions[index] as Region), grained(part))}`;
+    const key = `${part.stuff} ${part.stock} ${part.thickness} ${roughKey(snappedRegions[index] as Region, grained(part))}`;
+    rough.set(key, [...(rough.get(key) ?? []), index]);
+  });
+  const groups = new Map<string, number[]>();
+  const keys: string[] = [];
+  for (const [key, members] of rough)
+    for (const index of members)
+      keys[index] = members.length === 1 ? key : `${key} ${outlineKey(snappedRegions[index] as Region, grained(parts[index] as Part))}`;
+  keys.forEach((key, index) => {
     groups.set(key, [...(groups.get(key) ?? []), index]);
   });
   return [...groups.values()].map((members, index): CutGroup => {

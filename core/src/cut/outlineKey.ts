@@ -49,6 +49,16 @@ const curveKey = (ring: Ring, grained: boolean): string => {
   );
 };
 
+/** A quick text that congruent outlines share, and others may. */
+export const roughKey = ({ outline, holes }: Region, grained: boolean): string => {
+  if (isCurve(outline) || holes.some(isCurve)) return `curved ${outline.length} ${holes.length}`;
+  const { x0, y0, x1, y1 } = bounds(outline);
+  const [wide, high] = [x1 - x0, y1 - y0];
+  const area = [outline, ...holes].reduce((sum, ring) => sum + ringArea(ring), 0);
+  const size = grained || wide < high ? `${wide} × ${high}` : `${high} × ${wide}`;
+  return `${size} ${outline.length} ${holes.length} ${area}`;
+};
+
 /** A text that congruent outlines share. With grain only half turns and flips are allowed, so that it stays upright. */
 export const outlineKey = (region: Region, grained: boolean): string => {
   const rings = [region.outline, ...region.holes];

@@ -119,6 +119,28 @@ describe('a solid kernel agrees', () => {
     return angles.some((angle) => others.intersect(solidTurned(movers, motion.at, motion.along, angle)).volume() > 0.05);
   };
 
+  it('that every drawer, tray and rack of every preset slides out, doors opened for it', () => {
+    let slid = 0;
+    for (const each of PRESETS) {
+      const built = buildPiece(fromPreset(each, 'p', 1), means(6, 4_800));
+      if (!built.ok) continue;
+      const { parts, motions } = built.value.assembly;
+      const doors = new Set(motions.flatMap((motion) => (motion.kind === 'swing' ? motion.parts : [])));
+      for (const motion of motions) {
+        if (motion.kind !== 'slide') continue;
+        const standing = parts.filter(({ id }) => !motion.parts.includes(id) && !doors.has(id)).map((part) => solidOf(kernel, part));
+        const others = kernel.Manifold.union(standing);
+        const movers = kernel.Manifold.union(parts.filter(({ id }) => motion.parts.includes(id)).map((part) => solidOf(kernel, part)));
+        for (const share of [0.05, 0.3, 0.7, 1]) {
+          const way = motion.along.map((value) => (value * motion.by * share) / 1000) as [number, number, number];
+          expect(others.intersect(movers.translate(way)).volume(), `${each.key}: ${motion.door}`).toBeLessThan(0.05);
+        }
+        slid += 1;
+      }
+    }
+    expect(slid).toBeGreaterThan(9);
+  }, 60_000);
+
   it('about every door of every preset: where one is stopped, and where it swings free', () => {
     let [free, stopped] = [0, 0];
     for (let seed = 0; seed < 4; seed += 1) {

@@ -199,6 +199,36 @@ describe('board, layers, joints', () => {
   });
 });
 
+describe('holes', () => {
+  it('go through any panel that stands, all its layers, with their centre on the template', () => {
+    const front = { kind: 'columns', slots: [{ cell: { kind: 'shelves', count: 1 } }, {}] };
+    const hole = (panel: string) => ({ panel, what: 'wire', across: '100 mm', up: '90 mm', diameter: '4 mm' });
+    const document = read([
+      {
+        width: '900 mm',
+        height: '600 mm',
+        depth: '300 mm',
+        thick: { inner: { doll: '9 mm' } },
+        worktop: {},
+        front,
+        holes: ['divider-0', 'shelf-0-0', 'worktop', 'left'].map(hole),
+      },
+    ]);
+    const made = derive(document).pieces[0]?.made;
+    const pierced = made?.assembly.parts.filter(({ region }) => region.holes.length > 0).map(({ name }) => name);
+    expect(pierced?.sort()).toEqual(['left side', 'shelf, layer 1', 'shelf, layer 2', 'upright, layer 1', 'upright, layer 2', 'worktop']);
+    expect(made?.inspection.interference).toEqual([]);
+    const centres = templatesOf(document, derive(document), { pieces: null }).filter((template) => template.centres.length > 0);
+    expect(centres.every(({ centres: [at] }) => at?.[0] === 16_667 && at?.[1] === 15_000)).toBe(true);
+    noticed(read([{ holes: [hole('nothing')] }]), 'does-not-fit', /there is no panel “nothing”/);
+    noticed(
+      read([{ width: '300 mm', holes: [{ ...hole('top'), across: '298 mm' }] }]),
+      'does-not-fit',
+      /a hole for a wire in the top panel/,
+    );
+  });
+});
+
 describe('free panels', () => {
   const stool = preset('step-stool') as { panels: { id: string }[] };
   it('placed by a face that is not there are refused with its name', () => {

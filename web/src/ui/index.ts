@@ -2,7 +2,7 @@ export { Button } from './Button.tsx';
 export { Check } from './Check.tsx';
 export { Choice } from './Choice.tsx';
 export { cx } from './cx.ts';
-export { type Drawing, drawnFrom, fillOf, opacityOf, SIGHTS, type SightName } from './drawings.ts';
+export { drawnFrom, fillOf, opacityOf, type SightName } from './drawings.ts';
 export { Figure } from './Figure.tsx';
 export { BackHelp, CornerHelp, DoorHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } from './helps.tsx';
 export { Keys } from './Keys.tsx';

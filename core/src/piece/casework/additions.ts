@@ -154,15 +154,15 @@ export const faceFrame = (plan: CarcassPlan, bays: readonly Bay[]): Result<reado
   return ok(drawerOf(plan)('frame', space, { role: 'frame', name: 'face frame', shows: 'front', holes }, plan.sheets.frame));
 };
 
-const PANEL_ID = { left: 'side-left', right: 'side-right', top: 'top', bottom: 'bottom', back: 'back' } as const;
+const PANEL_ID: Readonly<Record<string, string>> = { left: 'side-left', right: 'side-right' };
 
 const WORDS = { lamp: 'a lamp hole', switch: 'a switch hole', wire: 'a hole for a wire' } as const;
 
 /** Cuts one hole through every layer of its panel; a lamp sits in it.
  *  Errors: 'does-not-fit' when the hole is not wholly inside the panel, or there is no such panel. */
 const pierce = (parts: readonly Part[], one: Hole, number: number, plan: CarcassPlan): Result<readonly Part[], PieceProblem> => {
-  const id = `${plan.piece.id}/${PANEL_ID[one.panel]}`;
-  const isMine = (part: Part) => part.id === id || part.id.startsWith(`${id}~`);
+  const id = `${plan.piece.id}/${PANEL_ID[one.panel] ?? one.panel}`;
+  const isMine = (part: Part) => part.stuff === 'board' && part.held === 'glue' && (part.id === id || part.id.startsWith(`${id}~`));
   const [x, y] = [dollOf(one.across, plan.means.scale), dollOf(one.up, plan.means.scale)];
   const radius = one.diameter / 2;
   const mine = parts.filter(isMine);
@@ -174,7 +174,7 @@ const pierce = (parts: readonly Part[], one: Hole, number: number, plan: Carcass
   if (mine.length === 0 || available < one.diameter)
     return err({
       code: 'does-not-fit',
-      what: `${WORDS[one.what]} in the ${one.panel} panel`,
+      what: mine.length === 0 ? `${WORDS[one.what]}: there is no panel “${one.panel}”` : `${WORDS[one.what]} in the ${one.panel} panel`,
       available: mine.length === 0 ? 0 : Math.max(0, available),
       needed: one.diameter,
     });

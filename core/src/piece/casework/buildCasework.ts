@@ -59,9 +59,9 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
   const frame = faceFrame(plan, filled.value.bays);
   if (!frame.ok) return frame;
   const carcass = carcassPanels(plan);
-  const holed = withHoles([...carcass, ...filled.value.parts, ...frame.value], plan);
-  if (!holed.ok) return holed;
-  const topped = withWorktop(holed.value, plan);
+  const covered = withWorktop([...carcass, ...filled.value.parts, ...frame.value], plan);
+  if (!covered.ok) return covered;
+  const topped = withHoles(covered.value, plan);
   if (!topped.ok) return topped;
   const inTheWay = foundInTheWay(topped.value);
   if (inTheWay) return err(inTheWay);

@@ -3,7 +3,7 @@ import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
 import type { Sheeting } from '../kit/means.ts';
-import { layered, type PanelKind, panel, roundIn, type Space, sectionOf, stickIn } from '../kit/panels.ts';
+import { layered, type PanelKind, roundIn, type Space, sectionOf, stickIn } from '../kit/panels.ts';
 import type { CarcassPlan } from './plan.ts';
 
 type Word = Omit<PanelKind, 'id'>;
@@ -229,7 +229,3 @@ export const carcassPanels = (plan: CarcassPlan): readonly Part[] => {
   const draw = drawerOf(plan);
   return [...boxPanels(plan, draw), ...backPanel(plan, draw), ...liningPanels(plan, draw), ...basePanels(plan, draw)];
 };
-
-/** One board of a role, as a part in a space. */
-export const single = (plan: CarcassPlan, word: string, space: Space, kind: Word, board: string): Part =>
-  panel(space, { ...kind, id: `${plan.piece.id}/${word}` }, board);

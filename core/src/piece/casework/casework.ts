@@ -41,12 +41,13 @@ export type FaceFrame = { readonly border: Measure; readonly openings: readonly 
 /** A second wall inside the first, glued to it or with a hollow between for wires. */
 export type Lining = { readonly cavity: DollUm };
 
+/** Panels that every casework has, by the words a file may use for them. */
 export const HOLE_PANELS = ['left', 'right', 'top', 'bottom', 'back'] as const;
 
-/** A hole in a panel: where the lamp pokes through, where the switch is reached, where a wire runs. From the lower left corner of its
- *  template to its middle. */
+/** A hole in a panel: where the lamp pokes through, where the switch is reached, where a wire runs. The panel is one of those words, or what
+ *  follows the piece in a part's id (`divider-0`, `worktop`). From the lower left corner of its template to its middle. */
 export type Hole = {
-  readonly panel: (typeof HOLE_PANELS)[number];
+  readonly panel: string;
   readonly what: 'lamp' | 'switch' | 'wire';
   readonly across: Measure;
   readonly up: Measure;
@@ -133,7 +134,7 @@ const frameSchema: z.ZodType<FaceFrame> = z.strictObject({
 });
 
 const holeSchema: z.ZodType<Hole> = z.strictObject({
-  panel: z.enum(HOLE_PANELS).default('top'),
+  panel: textField(60, 1).default('top'),
   what: z.enum(['lamp', 'switch', 'wire']).default('lamp'),
   across: base.default(mm(100)),
   up: base.default(mm(100)),

@@ -1,7 +1,7 @@
 // µm, doll size. Panels square to the axes, each with its shown face where the maker's pencil goes: sides and dividers show
 // their right or inner face, shelves their top, backs and doors their front.
 import type { Part, Role } from '../../assembly/index.ts';
-import { movedRing, type Point, type Pose, type Region, type Ring, rectRing } from '../../shape/index.ts';
+import { type Point, type Pose, type Ring, rectRing } from '../../shape/index.ts';
 import { CLEAR_SHEET, STICKS, type Stick, type StickName } from '../../stock/index.ts';
 import type { Sheeting } from './means.ts';
 
@@ -113,9 +113,3 @@ export const roundIn = (space: Space, kind: PanelKind, ring: Ring, made: Made): 
 
 /** The section of a stick. */
 export const sectionOf = (stick: StickName): Stick => STICKS[stick];
-
-/** A region moved so that its bounds begin at the origin: what a template or a figure wants. */
-export const movedRegion = (region: Region, dx: number, dy: number): Region => ({
-  outline: movedRing(region.outline, dx, dy),
-  holes: region.holes.map((hole) => movedRing(hole, dx, dy)),
-});

@@ -1,6 +1,8 @@
 import { type DollUm, type Measure, type RealUm, type Scale, UM } from '@parlor/core/measure';
 import { type Casework, HOLE_PANELS, type Hole } from '@parlor/core/piece';
 import { Plus, Trash2 } from 'lucide-react';
+import { useMemo } from 'react';
+import { useDerivedPiece } from '../../state/index.ts';
 import { Button, MeasureField, Picker, SizeField } from '../../ui/index.ts';
 import { useChangePiece } from './useChangePiece.ts';
 
@@ -14,9 +16,29 @@ const FRESH: Hole = {
 
 const named = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
+/** Every panel that stands, by its tag and name; the sides by the words that files use for them. */
+const usePanels = (piece: Casework): readonly { readonly value: string; readonly label: string }[] => {
+  const made = useDerivedPiece(piece.id)?.made;
+  return useMemo(() => {
+    const known = named(HOLE_PANELS);
+    if (!made) return known;
+    const moves = new Set(made.assembly.motions.flatMap(({ parts }) => parts));
+    const found = new Map(
+      made.assembly.parts.flatMap(({ id, stuff, held, role, name }, index): [string, string][] => {
+        const word = (id.slice(piece.id.length + 1).split('~')[0] as string).replace(/^side-/, '');
+        return stuff === 'board' && held === 'glue' && role !== 'fitting' && !moves.has(id)
+          ? [[word, `${made.tags[index]} ${name.replace(/, layer \d+$/, '')}`]]
+          : [];
+      }),
+    );
+    return [...found].map(([value, label]) => ({ value, label }));
+  }, [made, piece.id]);
+};
+
 /** Holes in the panels: where a lamp pokes through, where the switch is reached, where a wire runs. */
 export const Holes = ({ piece, scale }: { readonly piece: Casework; readonly scale: Scale }) => {
   const change = useChangePiece(piece);
+  const panels = usePanels(piece);
   const put = (words: string, holes: readonly Hole[]) => change(words, ['holes'], holes);
   const with_ = (index: number, part: Partial<Hole>) => piece.holes.map((hole, each) => (each === index ? { ...hole, ...part } : hole));
   return (
@@ -34,8 +56,8 @@ export const Holes = ({ piece, scale }: { readonly piece: Casework; readonly sca
             <Picker
               label="In the panel"
               value={hole.panel}
-              options={named(HOLE_PANELS)}
-              onChange={(panel) => put('where a hole is', with_(index, { panel: panel as Hole['panel'] }))}
+              options={panels}
+              onChange={(panel) => put('where a hole is', with_(index, { panel }))}
             />
             <MeasureField
               label={`Hole ${index + 1}, from the left`}
