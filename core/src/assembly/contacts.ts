@@ -211,7 +211,10 @@ const contactsOf = (one: Face, other: Face, basis: Pose): readonly Contact[] => 
       b: second.part,
       faceA: first.name,
       faceB: second.name,
-      outline: ring.map((point) => toSpace(basis, point).map(Math.round) as unknown as Vec3),
+      outline: ring.map((point): Vec3 => {
+        const [x, y, z] = toSpace(basis, point);
+        return [Math.round(x), Math.round(y), Math.round(z)];
+      }),
       area: signedArea(ring),
     }),
   );

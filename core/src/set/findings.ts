@@ -173,6 +173,7 @@ const layersOff = ({ piece, means }: Judged): readonly Finding[] =>
 /** A lamp is reached from either of its sides by a straight way out, past doors and drawers that are opened. */
 const lampsShutIn = ({ piece, built }: Judged): readonly Finding[] => {
   const { parts, motions } = built.assembly;
+  if (!parts.some(({ role }) => role === 'light')) return [];
   const moves = new Set(motions.flatMap((motion) => motion.parts));
   const stands = parts.filter((part) => part.role !== 'light' && !moves.has(part.id)).map(boxOf);
   const free = (from: readonly number[]): boolean =>

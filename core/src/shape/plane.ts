@@ -70,6 +70,14 @@ const toPaths = (region: Region): Paths64 =>
 
 const isWholeRect = ({ outline, holes }: Region): boolean => holes.length === 0 && asRect(outline) !== undefined;
 
+const sameRing = (a: Ring, b: Ring): boolean =>
+  a.length === b.length && a.every(([x, y], index) => x === b[index]?.[0] && y === b[index]?.[1]);
+
+const sameRegion = (a: Region, b: Region): boolean =>
+  a.holes.length === b.holes.length &&
+  sameRing(a.outline, b.outline) &&
+  a.holes.every((hole, index) => sameRing(hole, b.holes[index] as Ring));
+
 const holds = (outer: Rect, inner: Rect): boolean =>
   outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
 
@@ -83,6 +91,8 @@ export const intersection = (a: Region, b: Region): readonly Ring[] => {
     const shared = overlapOfRects(boxA, boxB);
     return shared ? [shared] : [];
   }
+  // One disc on another of its size shares all of it.
+  if (sameRegion(a, b)) return [a.outline, ...a.holes];
   // What lies wholly in a rectangle is all of what the two share.
   if (rectA && holds(boxA, boxB)) return [b.outline, ...b.holes];
   if (rectB && holds(boxB, boxA)) return [a.outline, ...a.holes];

@@ -55,7 +55,9 @@ const partIn = (space: Space, kind: PanelKind, made: Made): Part => {
   const { pose, across, along, thickness } = lay(space, kind.shows);
   const lies = kind.shows === 'up' || kind.shows === 'down' || kind.role === 'plinth' || kind.role === 'rail';
   return {
-    ...made,
+    stuff: made.stuff,
+    stock: made.stock,
+    length: made.length,
     id: kind.id,
     role: kind.role,
     name: kind.name,
