@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 
 /** A page behind another one draws no frames, so it is asked by the clock. */
-const WAIT = { timeout: 12_000, polling: 100 };
+const WAIT = { timeout: 25_000, polling: 100 };
 
 /** What a maker's hand does on a page, found by the words that stand there. */
 export const hand = (page: Page, address: string) => {

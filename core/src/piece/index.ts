@@ -1,4 +1,5 @@
 export type { Bed } from './bed/bed.ts';
+export { buildPiece, fieldsOf, fromPreset, mirroredPiece, PRESETS } from './building.ts';
 export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
   CELL_WORDS,
@@ -19,7 +20,7 @@ export {
   withCellAt,
 } from './casework/cell.ts';
 export { CELL_FIELDS } from './casework/fields.ts';
-export { buildPiece, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, fromPreset, type Piece, PRESETS } from './families.ts';
+export { drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export type { Built, BuiltBay as Bay } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';

@@ -6,7 +6,7 @@ import {
   CELL_FIELDS,
   type Cell,
   type Field,
-  familyOf,
+  fieldsOf,
   fromPreset,
   isFieldShown,
   newCell,
@@ -75,7 +75,7 @@ const changedCell = (cell: Cell, random: Random, behindDoor = false): Cell => {
 export const randomPiece = (preset: number, seed: number): Piece => {
   const random = seededRandom(seed * 7919 + preset);
   const piece = fromPreset(PRESETS[preset % PRESETS.length] as (typeof PRESETS)[number], 'p', 1);
-  const now = changed(piece, familyOf(piece).fields, random, 0.25);
+  const now = changed(piece, fieldsOf(piece), random, 0.25);
   return now.family === 'casework' ? { ...now, front: changedCell(now.front, random) } : now;
 };
 

@@ -6,7 +6,7 @@ import {
   type CellPath,
   cellAt,
   childrenOf,
-  familyOf,
+  fieldsOf,
   isFieldShown,
   type Means,
   type Piece,
@@ -38,7 +38,7 @@ type Driver = {
 };
 
 const fieldDrivers = (piece: Piece): readonly Driver[] =>
-  familyOf(piece).fields.flatMap((field): readonly Driver[] => {
+  fieldsOf(piece).flatMap((field): readonly Driver[] => {
     const value = valueAt(piece, field.path);
     if (field.kind.kind !== 'size' || !field.kind.drives || !isFieldShown(field, piece) || value === null || value === 0) return [];
     return [

@@ -3,7 +3,7 @@ import { dequal } from 'dequal/lite';
 import { scaleOf } from '../doll/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { showLength, timesSmaller, type Units } from '../measure/index.ts';
-import { cellsOf, type Field, familyOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
+import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
 import { type Board, PAPERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
@@ -159,7 +159,7 @@ const fieldText = ({ kind }: Field, value: unknown, units: Units): string => {
 const isBoards = ({ group }: Field): boolean => group === 'boards';
 
 const ownFields = (was: Piece, is: Piece, units: Units): readonly string[] => {
-  const { fields } = familyOf(is);
+  const fields = fieldsOf(is);
   // A switch and the size that comes with it may share a path; it is said once.
   const said = new Set<string>();
   return fields.flatMap((field): readonly string[] => {

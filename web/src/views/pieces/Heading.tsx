@@ -1,4 +1,4 @@
-import { familyOf } from '@parlor/core/piece';
+import { mirroredPiece } from '@parlor/core/piece';
 import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { BookmarkPlus, CopyPlus, FlipHorizontal2, Trash2 } from 'lucide-react';
 import { type ReactNode, useEffect, useRef } from 'react';
@@ -45,7 +45,7 @@ export const Heading = ({ piece }: { readonly piece: Piece }) => {
     void navigate(`/sets/${setId}/pieces`);
   };
   const mirror = () => {
-    const { id: _id, family: _family, ...change } = familyOf(piece).mirrored(piece);
+    const { id: _id, family: _family, ...change } = mirroredPiece(piece);
     edit(`${piece.name} mirrored`, { kind: 'change-piece', id: piece.id, change });
     dispatch(bayChosen(null));
   };

@@ -1,4 +1,4 @@
-import { type Field, familyOf, isFieldShown } from '@parlor/core/piece';
+import { type Field, fieldsOf, isFieldShown } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { useScale } from '../../state/index.ts';
 import type { SightName } from '../../ui/index.ts';
@@ -24,7 +24,7 @@ export const PieceFields = ({ piece, sight }: Props) => {
   const change = useChangePiece(piece);
   if (!scale) return null;
   const onDrawing = sight ? overallOn(piece, sight).map(({ field }) => field) : [];
-  const shown = familyOf(piece).fields.filter((field) => isFieldShown(field, piece) && !onDrawing.includes(field));
+  const shown = fieldsOf(piece).filter((field) => isFieldShown(field, piece) && !onDrawing.includes(field));
   const drawn = (fields: readonly Field[]) =>
     fields.map((field) => (
       <Decision key={`${field.path.join('.')} ${field.kind.kind}`} field={field} owner={piece} scale={scale} onChange={change} />

@@ -1,5 +1,5 @@
 // Which outer sizes stand on which drawing.
-import { type Field, familyOf, isFieldShown } from '@parlor/core/piece';
+import { type Field, fieldsOf, isFieldShown } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import type { SightName } from '../../ui/index.ts';
 
@@ -14,7 +14,7 @@ const WAYS = {
 /** The first outer size of each way that a drawing shows. */
 export const overallOn = (piece: Piece, sight: SightName): readonly Overall[] =>
   (['across', 'up'] as const).flatMap((way) => {
-    const field = familyOf(piece).fields.find(
+    const field = fieldsOf(piece).find(
       ({ kind, group, path }) => group === 'size' && path.length === 1 && kind.kind === 'size' && kind.drives === WAYS[sight][way],
     );
     return field && isFieldShown(field, piece) ? [{ field, way }] : [];

@@ -1,0 +1,90 @@
+// What is decided about the families, what builds them, and what they may be started from: one line each.
+import type { Result } from '../kit/index.ts';
+import { buildBed } from './bed/buildBed.ts';
+import { BED_FIELDS } from './bed/fields.ts';
+import { BED_PRESETS } from './bed/presets.ts';
+import { buildCasework } from './casework/buildCasework.ts';
+import type { Casework } from './casework/casework.ts';
+import { mirroredCell } from './casework/cell.ts';
+import { CASEWORK_FIELDS } from './casework/fields.ts';
+import { CASEWORK_PRESETS } from './casework/presets.ts';
+import { FAMILIES, type FamilyName, type Piece } from './families.ts';
+import { buildFree } from './free/buildFree.ts';
+import { FREE_FIELDS } from './free/fields.ts';
+import type { Anchor, Free } from './free/free.ts';
+import { FREE_PRESETS } from './free/presets.ts';
+import type { Built } from './kit/built.ts';
+import type { Field } from './kit/field.ts';
+import type { Means } from './kit/means.ts';
+import type { Preset } from './kit/preset.ts';
+import type { PieceProblem } from './kit/problem.ts';
+import { buildTable } from './table/buildTable.ts';
+import { TABLE_FIELDS } from './table/fields.ts';
+import { TABLE_PRESETS } from './table/presets.ts';
+
+const mirroredCasework = (piece: Casework): Casework => ({
+  ...piece,
+  front: mirroredCell(piece.front),
+  worktop: piece.worktop && { ...piece.worktop, left: piece.worktop.right, right: piece.worktop.left },
+  holes: piece.holes.map((hole) =>
+    hole.panel === 'left' || hole.panel === 'right' ? { ...hole, panel: hole.panel === 'left' ? 'right' : 'left' } : hole,
+  ),
+});
+
+const otherFace = (anchor: Anchor): Anchor => {
+  const face = anchor.face === 'left' ? 'right' : anchor.face === 'right' ? 'left' : anchor.face;
+  return { ...anchor, face };
+};
+
+const mirroredFree = (piece: Free): Free => ({
+  ...piece,
+  panels: piece.panels.map((panel) => ({
+    ...panel,
+    against: otherFace(panel.against),
+    across: { from: otherFace(panel.across.to), to: otherFace(panel.across.from) },
+    along: { from: otherFace(panel.along.from), to: otherFace(panel.along.to) },
+  })),
+});
+
+const LADDER = { none: 'none', left: 'right', right: 'left' } as const;
+
+type Building<P extends Piece> = {
+  /** Each decision about a piece, described once. */
+  readonly fields: readonly Field[];
+  /** Decisions → parts. */
+  readonly build: (piece: P, means: Means) => Result<Built, PieceProblem>;
+  readonly presets: readonly Preset[];
+  /** The piece as a looking-glass shows it. */
+  readonly mirrored: (piece: P) => P;
+};
+
+const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly family: F }>> } = {
+  casework: { fields: CASEWORK_FIELDS, build: buildCasework, presets: CASEWORK_PRESETS, mirrored: mirroredCasework },
+  table: { fields: TABLE_FIELDS, build: buildTable, presets: TABLE_PRESETS, mirrored: (piece) => piece },
+  bed: {
+    fields: BED_FIELDS,
+    build: buildBed,
+    presets: BED_PRESETS,
+    mirrored: (piece) => ({ ...piece, head: piece.foot, foot: piece.head, ladder: LADDER[piece.ladder] }),
+  },
+  panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
+};
+
+/** Every preset of every family, in the order of the table. */
+export const PRESETS: readonly Preset[] = Object.values(BUILDING).flatMap(({ presets }) => presets);
+
+/** What is decided about a piece of its family. */
+export const fieldsOf = ({ family }: Pick<Piece, 'family'>): readonly Field[] => BUILDING[family].fields;
+
+/** A piece as a looking-glass shows it. */
+export const mirroredPiece = (piece: Piece): Piece => (BUILDING[piece.family] as unknown as Building<Piece>).mirrored(piece);
+
+/** Builds a piece, whatever its family. */
+export const buildPiece = (piece: Piece, means: Means): Result<Built, PieceProblem> =>
+  (BUILDING[piece.family] as unknown as Building<Piece>).build(piece, means);
+
+/** A piece made from a preset's decisions. */
+export const fromPreset = (preset: Preset, id: string, mark: number): Piece => {
+  const { family } = preset.piece as { family: FamilyName };
+  return { ...FAMILIES[family].schema.parse(preset.piece), id, mark } as Piece;
+};
