@@ -183,6 +183,7 @@ describe('history', () => {
     await h.reads('[data-revision="2"]', /Pot rack: height 66 in → 61 in/);
     await h.choose('[data-revision="1"]');
     await h.reads('[data-testid="differences"]', /Pot rack height 64 in → 66 in/);
+    await h.see('section [role="img"][aria-label*="as it was"]');
     expect(await h.page.$$eval('section [role="img"][aria-label*="as it was"]', (found) => found.length)).toBe(1);
     await h.press('Bring this back');
     await h.reads('[role="status"]', /as it was today at .*; undo takes that back/);
