@@ -5,7 +5,7 @@ import { dollOf } from '../../measure/index.ts';
 import { boardWithEdge, type Ring } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import type { Built } from '../kit/built.ts';
-import { runningDrawer } from '../kit/drawer.ts';
+import { insetDrawer } from '../kit/drawer.ts';
 import { bodyOf, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
 import { type Facing, layered, type PanelKind, type Space, sectionOf, stickIn } from '../kit/panels.ts';
 import type { PieceProblem } from '../kit/problem.ts';
@@ -257,25 +257,7 @@ const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {
     if (index === piece.drawers) break;
     const next = index === piece.drawers - 1 ? space.x1 - t : from + t + each;
     const bay: Space = { ...space, x0: from + t, x1: next, y0: t };
-    const gap = 500;
-    const field: Space = {
-      ...bay,
-      x0: bay.x0 + gap,
-      x1: bay.x1 - gap,
-      y0: bay.y0 + gap,
-      y1: bay.y1 - gap,
-      z0: bay.z1 - sheets.frame.thickness,
-    };
-    const made = runningDrawer({
-      id: `${piece.id}/drawer-${index}`,
-      space: bay,
-      field,
-      clearance: gap,
-      stop: true,
-      grip: piece.grip,
-      tray: sheets.drawer,
-      front: sheets.frame,
-    });
+    const made = insetDrawer(`${piece.id}/drawer-${index}`, bay, piece.grip, sheets.drawer, sheets.frame);
     if (!('motion' in made))
       return err({ code: 'does-not-fit', what: 'a drawer under the bed', available: made.available, needed: made.needed });
     parts.push(...made.parts);

@@ -121,3 +121,19 @@ export const runningDrawer = (plan: DrawerPlan): { readonly parts: readonly Part
     motion: { kind: 'slide', door: fronts.id, parts: parts.map((part) => part.id), along: [0, 0, 1], by },
   };
 };
+
+/** The gap round an inset front and the clearance round its tray, where nobody decides them. Common practice, no source. */
+const USUAL_GAP = 500;
+
+/** A running drawer that fills its compartment, its front inside it, with the usual gap and a stop. */
+export const insetDrawer = (id: string, space: Space, grip: Grip, tray: Sheeting, front: Sheeting): ReturnType<typeof runningDrawer> => {
+  const field: Space = {
+    x0: space.x0 + USUAL_GAP,
+    x1: space.x1 - USUAL_GAP,
+    y0: space.y0 + USUAL_GAP,
+    y1: space.y1 - USUAL_GAP,
+    z0: space.z1 - front.thickness,
+    z1: space.z1,
+  };
+  return runningDrawer({ id, space, field, clearance: USUAL_GAP, stop: true, grip, tray, front });
+};

@@ -4,7 +4,7 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
 import type { Built } from '../kit/built.ts';
-import { runningDrawer } from '../kit/drawer.ts';
+import { insetDrawer } from '../kit/drawer.ts';
 import { bodyOf, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
 import { type Facing, layered, type PanelKind, roundIn, type Space, sectionOf, stickIn } from '../kit/panels.ts';
 import type { PieceProblem } from '../kit/problem.ts';
@@ -246,19 +246,7 @@ const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {
     const from = x0 + index * (each + t);
     const last = index === piece.drawers - 1;
     const bay: Space = { ...space, x0: from, x1: last ? x1 : from + each, y0: floor.y1 };
-    const front = sheets.apron.thickness;
-    const gap = 500;
-    const field: Space = { ...bay, x0: bay.x0 + gap, x1: bay.x1 - gap, y0: bay.y0 + gap, y1: bay.y1 - gap, z0: bay.z1 - front };
-    const made = runningDrawer({
-      id: `${piece.id}/drawer-${index}`,
-      space: bay,
-      field,
-      clearance: gap,
-      stop: true,
-      grip: piece.grip,
-      tray: sheets.drawer,
-      front: sheets.apron,
-    });
+    const made = insetDrawer(`${piece.id}/drawer-${index}`, bay, piece.grip, sheets.drawer, sheets.apron);
     if (!('motion' in made))
       return err({ code: 'does-not-fit', what: 'a drawer under the top', available: made.available, needed: made.needed });
     parts.push(...made.parts);
