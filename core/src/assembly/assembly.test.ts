@@ -7,7 +7,7 @@ import { pieces } from '../piece/casework/randomPieces.testing.ts';
 import { buildPiece, type Piece } from '../piece/index.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
 import { normalOf, type Point, type Ring, rectRing, regionArea, toSpace } from '../shape/index.ts';
-import { findContacts, findInterference, guidesOf, inspect, type Part } from './index.ts';
+import { findContacts, findInterference, guidesOf, inspect, outlineOf, type Part } from './index.ts';
 
 // Independent solid geometry: the Manifold kernel, a general-purpose library that knows nothing of boards. Millimetres, to keep its
 // single-precision sums small.
@@ -157,10 +157,11 @@ describe('the truth test', () => {
         const corners = parts.map(({ region, thickness, pose }) =>
           region.outline.flatMap((point) => [toSpace(pose, point), toSpace(pose, point, thickness)]),
         );
-        for (const { a, b, outline, area } of findContacts(parts)) {
+        for (const contact of findContacts(parts)) {
+          const { a, b, area } = contact;
           expect(area).toBeGreaterThan(0);
           for (const index of [a, b]) {
-            for (const point of outline) {
+            for (const point of outlineOf(contact)) {
               for (const axis of [0, 1, 2] as const) {
                 const values = (corners[index] ?? []).map((corner) => corner[axis]);
                 expect(point[axis]).toBeGreaterThanOrEqual(Math.min(...values));

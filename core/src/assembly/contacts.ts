@@ -23,16 +23,24 @@ import { type Box, boxOf, isSquare, type Part } from './part.ts';
 /** Which face of a part: the one its template shows, the one behind, or one of its cut edges. */
 export type FaceName = 'front' | 'back' | 'edge';
 
-/** Two parts, by index, that touch: on which face of each, over which outline in space. */
+/** Two parts, by index, that touch: on which face of each, over which ring of the plane that they share. */
 export type Contact = {
   readonly a: number;
   readonly b: number;
   readonly faceA: FaceName;
   readonly faceB: FaceName;
-  readonly outline: readonly Vec3[];
+  readonly plane: Pose;
+  readonly ring: Ring;
   /** In µm²; negative for the ring of a hole in what touches. */
   readonly area: number;
 };
+
+/** Where two parts touch, in space, to the micrometre. */
+export const outlineOf = ({ plane, ring }: Contact): readonly Vec3[] =>
+  ring.map((point): Vec3 => {
+    const [x, y, z] = toSpace(plane, point);
+    return [Math.round(x), Math.round(y), Math.round(z)];
+  });
 
 /** A face in its plane; `region` is null where the face is the whole of its box. */
 type Face = {
@@ -60,41 +68,17 @@ const basisOf = (normal: Vec3, offset: number): Pose => {
   return { origin: scaled(normal, offset), u, v: cross(normal, u) };
 };
 
-const flatten = ({ origin, u, v }: Pose, points: readonly Vec3[]): Ring =>
-  points.map(([px, py, pz]): Point => {
-    const [x, y, z] = [px - origin[0], py - origin[1], pz - origin[2]];
-    return [Math.round(x * u[0] + y * u[1] + z * u[2]), Math.round(x * v[0] + y * v[1] + z * v[2])];
-  });
-
-type RawFace = { readonly name: FaceName; readonly normal: Vec3; readonly rings: readonly (readonly Vec3[])[] };
+/** Maps points of a pose's figure, raised by `height`, into a plane's own axes. */
+const into = (basis: Pose, pose: Pose, height: number): ((point: Point) => Point) => {
+  const from = add(add(pose.origin, scaled(normalOf(pose), height)), scaled(basis.origin, -1));
+  const [ox, oy] = [dot(from, basis.u), dot(from, basis.v)];
+  const [ux, uy] = [dot(pose.u, basis.u), dot(pose.u, basis.v)];
+  const [vx, vy] = [dot(pose.v, basis.u), dot(pose.v, basis.v)];
+  return (point) => [Math.round(ox + point[0] * ux + point[1] * vx), Math.round(oy + point[0] * uy + point[1] * vy)];
+};
 
 /** A slanted edge shorter than this, of an outline with many corners, is a facet of a curve: it meets other parts along a line, and nothing is glued to it. */
 const FACET = 5_000;
-
-const edgeFaces = (part: Part, ring: Ring): readonly RawFace[] =>
-  ring.flatMap((from, index): readonly RawFace[] => {
-    const to = ring[(index + 1) % ring.length] as Point;
-    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    if (ring.length > 12 && length < FACET && from[0] !== to[0] && from[1] !== to[1]) return [];
-    // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
-    const [outX, outY] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
-    const normal = add(scaled(part.pose.u, outX), scaled(part.pose.v, outY));
-    const { thickness, pose } = part;
-    const outline = [toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)];
-    return [{ name: 'edge', normal, rings: [outline] }];
-  });
-
-const facesOf = (part: Part): readonly RawFace[] => {
-  const { pose, thickness, region } = part;
-  const normal = normalOf(pose);
-  const at = (height: number) => [region.outline, ...region.holes].map((ring) => ring.map((point) => toSpace(pose, point, height)));
-  return [
-    { name: 'front', normal, rings: at(thickness) },
-    { name: 'back', normal: scaled(normal, -1), rings: at(0) },
-    ...edgeFaces(part, region.outline),
-    ...region.holes.flatMap((hole) => edgeFaces(part, hole)),
-  ];
-};
 
 /** Slanted faces are born from rounded outlines: they lie in one plane when their directions agree to a ten-thousandth and their
  *  corners to a hundredth of a millimetre. */
@@ -166,15 +150,52 @@ const addBoxFaces = (found: Found, part: Part, index: number, { min, max }: Box)
   }
 };
 
+/** The plane that a face lies in, and the side that it looks to. */
+const planeFor = (found: Found, normal: Vec3, corner: Vec3): { readonly plane: Plane; readonly looks: 1 | -1 } => {
+  const axis = squareAxis(normal);
+  if (axis !== undefined) return { plane: squarePlane(found, axis, corner), looks: normal[axis] > 0 ? 1 : -1 };
+  const { normal: direction, looks } = unsigned(rounded(normal));
+  return { plane: slantedPlane(found, direction, corner), looks };
+};
+
+const addEdge = (found: Found, part: Part, index: number, from: Point, to: Point, facets: boolean): void => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const upright = from[0] === to[0] || from[1] === to[1];
+  if (facets && length < FACET && !upright) return;
+  const { pose, thickness } = part;
+  // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
+  const normal = add(scaled(pose.u, (to[1] - from[1]) / length), scaled(pose.v, (from[0] - to[0]) / length));
+  const { plane, looks } = planeFor(found, normal, toSpace(pose, from));
+  const [low, high] = [into(plane.basis, pose, 0), into(plane.basis, pose, thickness)];
+  const outline = [low(from), low(to), high(to), high(from)];
+  const region = upright && isSquare(part) ? null : { outline, holes: [] };
+  plane.faces.push({ part: index, name: 'edge', looks, region, box: bounds(outline) });
+};
+
 const addFaces = (found: Found, part: Part, index: number): void => {
-  for (const face of facesOf(part)) {
-    const corner = face.rings[0]?.[0] ?? [0, 0, 0];
-    const axis = squareAxis(face.normal);
-    const slant = axis === undefined ? unsigned(rounded(face.normal)) : undefined;
-    const looks = slant ? slant.looks : face.normal[axis as 0] > 0 ? 1 : -1;
-    const plane = slant ? slantedPlane(found, slant.normal, corner) : squarePlane(found, axis as 0, corner);
-    const [outline = [], ...holes] = face.rings.map((ring) => flatten(plane.basis, ring));
-    plane.faces.push({ part: index, name: face.name, looks, region: { outline, holes }, box: bounds(outline) });
+  const { pose, thickness, region } = part;
+  const normal = normalOf(pose);
+  const first = region.outline[0] as Point;
+  for (const [name, height, way] of [
+    ['front', thickness, normal],
+    ['back', 0, scaled(normal, -1)],
+  ] as const) {
+    const { plane, looks } = planeFor(found, way, toSpace(pose, first, height));
+    const place = into(plane.basis, pose, height);
+    const outline = region.outline.map(place);
+    plane.faces.push({
+      part: index,
+      name,
+      looks,
+      region: { outline, holes: region.holes.map((hole) => hole.map(place)) },
+      box: bounds(outline),
+    });
+  }
+  for (const ring of [region.outline, ...region.holes]) {
+    const facets = ring.length > 12;
+    ring.forEach((from, corner) => {
+      addEdge(found, part, index, from, ring[(corner + 1) % ring.length] as Point, facets);
+    });
   }
 };
 
@@ -211,10 +232,8 @@ const contactsOf = (one: Face, other: Face, basis: Pose): readonly Contact[] => 
       b: second.part,
       faceA: first.name,
       faceB: second.name,
-      outline: ring.map((point): Vec3 => {
-        const [x, y, z] = toSpace(basis, point);
-        return [Math.round(x), Math.round(y), Math.round(z)];
-      }),
+      plane: basis,
+      ring,
       area: signedArea(ring),
     }),
   );

@@ -27,30 +27,30 @@ const boxRound = (points: readonly Vec3[]): Box => {
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
 };
 
-/** Directions without their sign, each once. */
-const distinct = (directions: readonly Vec3[]): readonly Vec3[] => {
-  const kept: Vec3[] = [];
-  for (const one of directions) if (!kept.some((other) => Math.abs(dot(one, other)) > 1 - 1e-9)) kept.push(one);
-  return kept;
-};
-
 const turns = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]);
 
 const isConvex = (ring: readonly Point[]): boolean =>
   ring.every((point, index) => turns(point, ring[(index + 1) % ring.length] as Point, ring[(index + 2) % ring.length] as Point) >= 0);
 
-const unit = (vector: Vec3): Vec3 => scaled(vector, 1 / Math.hypot(...vector));
+/** The directions of a ring's sides in its plane, parallel ones once: told apart by their angle to a millionth. */
+const waysOf = (ring: readonly Point[]): readonly Point[] => {
+  const ways = new Map<number, Point>();
+  ring.forEach((from, index) => {
+    const to = ring[(index + 1) % ring.length] as Point;
+    const [x, y] = [to[0] - from[0], to[1] - from[1]];
+    const length = Math.hypot(x, y);
+    const half = Math.round((Math.atan2(y, x) / Math.PI) * 1e6);
+    ways.set(((half % 1e6) + 1e6) % 1e6, [x / length, y / length]);
+  });
+  return [...ways.values()];
+};
 
 const prism = (part: Part, ring: readonly Point[]): Convex => {
   const { pose, thickness } = part;
   const normal = normalOf(pose);
-  const edges = ring.map((from, index): Vec3 => {
-    const to = ring[(index + 1) % ring.length] as Point;
-    return unit(add(scaled(pose.u, to[0] - from[0]), scaled(pose.v, to[1] - from[1])));
-  });
   const points = ring.flatMap((point) => [toSpace(pose, point), toSpace(pose, point, thickness)]);
-  const ways = distinct(edges);
-  return { points, bounds: boxRound(points), normals: [normal, ...ways.map((edge) => cross(edge, normal))], edges: [normal, ...ways] };
+  const ways = waysOf(ring).map(([x, y]) => add(scaled(pose.u, x), scaled(pose.v, y)));
+  return { points, bounds: boxRound(points), normals: [normal, ...ways.map((way) => cross(way, normal))], edges: [normal, ...ways] };
 };
 
 /** A part as convex solids: one when its outline is convex and whole, else its triangles. */
@@ -70,7 +70,7 @@ export const convexOf = (part: Part): readonly Convex[] => {
 };
 
 /** Solids nearer than this only touch: it swallows what rounding slanted outlines to the micrometre costs. */
-const TOUCH = 12;
+export const TOUCH = 12;
 
 type Span = { readonly low: number; readonly high: number };
 
@@ -115,41 +115,54 @@ export const meets = (a: Convex, b: Convex, way: Vec3 = [0, 0, 0], far = 0): boo
   return true;
 };
 
-/** Rodrigues' rotation: a vector turned by an angle (right-handed, radians) about a unit vector. */
-const turnAbout =
-  (along: Vec3, angle: number) =>
-  (vector: Vec3): Vec3 => {
-    const [cos, sin, [kx, ky, kz], [x, y, z]] = [Math.cos(angle), Math.sin(angle), along, vector];
-    const on = (kx * x + ky * y + kz * z) * (1 - cos);
-    return [
-      x * cos + (ky * z - kz * y) * sin + kx * on,
-      y * cos + (kz * x - kx * z) * sin + ky * on,
-      z * cos + (kx * y - ky * x) * sin + kz * on,
-    ];
+/** A turn about an axis through `at`, as the rows of its matrix. */
+export type Turn = { readonly at: Vec3; readonly rows: readonly [Vec3, Vec3, Vec3] };
+
+/** The turn by an angle (right-handed, radians) about an axis through a point along a unit vector: Rodrigues' rotation. */
+export const turnAbout = (at: Vec3, [kx, ky, kz]: Vec3, angle: number): Turn => {
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const rest = 1 - cos;
+  return {
+    at,
+    rows: [
+      [cos + kx * kx * rest, kx * ky * rest - kz * sin, kx * kz * rest + ky * sin],
+      [ky * kx * rest + kz * sin, cos + ky * ky * rest, ky * kz * rest - kx * sin],
+      [kz * kx * rest - ky * sin, kz * ky * rest + kx * sin, cos + kz * kz * rest],
+    ],
   };
-
-const pointsTurned = (solid: Convex, at: Vec3, along: Vec3, angle: number): readonly Vec3[] => {
-  const turn = turnAbout(along, angle);
-  return solid.points.map(([x, y, z]) => {
-    const [tx, ty, tz] = turn([x - at[0], y - at[1], z - at[2]]);
-    return [tx + at[0], ty + at[1], tz + at[2]];
-  });
 };
 
-/** A box that a convex solid surely stays in when it is turned by an angle about an axis: that of its own box's corners. */
-export const turnedBounds = ({ bounds: { min, max } }: Convex, at: Vec3, along: Vec3, angle: number): Box => {
-  const turn = turnAbout(along, angle);
-  return boxRound(
-    [0, 1, 2, 3, 4, 5, 6, 7].map((bits): Vec3 => {
-      const [x, y, z] = turn([(bits & 1 ? max : min)[0] - at[0], (bits & 2 ? max : min)[1] - at[1], (bits & 4 ? max : min)[2] - at[2]]);
-      return [x + at[0], y + at[1], z + at[2]];
-    }),
-  );
+const directionTurned = ({ rows: [r0, r1, r2] }: Turn, vector: Vec3): Vec3 => [dot(r0, vector), dot(r1, vector), dot(r2, vector)];
+
+/** A box that what is in a box surely stays in when it is turned: half the box's size goes with the absolute values of the matrix. */
+export const boxTurned = ({ at, rows }: Turn, { min, max }: Box): Box => {
+  const [cx, cy, cz] = [(min[0] + max[0]) / 2 - at[0], (min[1] + max[1]) / 2 - at[1], (min[2] + max[2]) / 2 - at[2]];
+  const [hx, hy, hz] = [(max[0] - min[0]) / 2, (max[1] - min[1]) / 2, (max[2] - min[2]) / 2];
+  const low: [number, number, number] = [0, 0, 0];
+  const high: [number, number, number] = [0, 0, 0];
+  for (const axis of [0, 1, 2] as const) {
+    const [a, b, c] = rows[axis];
+    const middle = a * cx + b * cy + c * cz + at[axis];
+    const half = Math.abs(a) * hx + Math.abs(b) * hy + Math.abs(c) * hz;
+    low[axis] = middle - half;
+    high[axis] = middle + half;
+  }
+  return { min: low, max: high };
 };
 
-/** A convex solid turned by an angle (right-handed, radians) about an axis through a point along a unit vector. */
-export const turned = (solid: Convex, at: Vec3, along: Vec3, angle: number): Convex => {
-  const turn = turnAbout(along, angle);
-  const points = pointsTurned(solid, at, along, angle);
-  return { points, bounds: boxRound(points), normals: solid.normals.map(turn), edges: solid.edges.map(turn) };
+/** A convex solid turned. */
+export const turned = (turn: Turn, solid: Convex): Convex => {
+  const { at } = turn;
+  const points = solid.points.map(([x, y, z]): Vec3 => add(directionTurned(turn, [x - at[0], y - at[1], z - at[2]]), at));
+  const direction = (vector: Vec3): Vec3 => directionTurned(turn, vector);
+  return { points, bounds: boxRound(points), normals: solid.normals.map(direction), edges: solid.edges.map(direction) };
+};
+
+/** The convex solids of each part, by index, made when they are first asked for. */
+export const solidsOf = (parts: readonly Part[]): ((index: number) => readonly Convex[]) => {
+  const made: (readonly Convex[] | undefined)[] = [];
+  return (index) => {
+    made[index] ??= convexOf(parts[index] as Part);
+    return made[index];
+  };
 };

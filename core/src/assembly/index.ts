@@ -1,4 +1,4 @@
-export { type Contact, type FaceName, findContacts } from './contacts.ts';
+export { type Contact, type FaceName, findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { findInterference, type Interference } from './interference.ts';

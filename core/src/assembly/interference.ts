@@ -1,7 +1,7 @@
 // µm, doll size. Two parts interfere when they share volume: exactly, for parts square to the axes with any outlines; beyond a hundredth
 // of a millimetre, where one of them slants.
-import { asRect, bounds, intersection, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
-import { convexOf, meets } from './convex.ts';
+import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
+import { type Convex, meets, solidsOf } from './convex.ts';
 import { axisOf, type Box, boxOf, isSquare, type Part } from './part.ts';
 
 /** Two parts, by index, that share volume. */
@@ -43,12 +43,19 @@ const spansAlong = ({ region, plane }: InSpace, axis: Axis, other: Span): readon
   });
 };
 
-/** Whether two parts whose boxes overlap share volume. Exact for parts square to the axes: with parallel planes the regions must overlap;
+/** Whether two parts square to the axes, whose boxes overlap, share volume. Exact: with parallel planes the regions must overlap;
  *  with crossing planes each is sliced by the other's thickness, and the slices must share a stretch of the common axis. */
 export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => {
-  if (!isSquare(a) || !isSquare(b)) return convexOf(a).some((one) => convexOf(b).some((other) => meets(one, other)));
   if (isPlainBox(a) && isPlainBox(b)) return true;
   const [inA, inB] = [inSpaceAxes(a), inSpaceAxes(b)];
+  // Most pairs are told by the box that they share: it lies in a notch of one, or in the matter of both.
+  const sharedIn = ({ plane: [x, y], region }: InSpace): boolean | undefined => {
+    const [from, to] = [(axis: Axis) => Math.max(boxA.min[axis], boxB.min[axis]), (axis: Axis) => Math.min(boxA.max[axis], boxB.max[axis])];
+    return liesIn({ x0: from(x), y0: from(y), x1: to(x), y1: to(y) }, region);
+  };
+  const filled = [sharedIn(inA), sharedIn(inB)];
+  if (filled.includes(false)) return false;
+  if (filled.every(Boolean)) return true;
   if (inA.normal === inB.normal) return intersection(inA.region, inB.region).length > 0;
   const common = ([0, 1, 2] as const).find((axis) => axis !== inA.normal && axis !== inB.normal) as Axis;
   const alongA = spansAlong(inA, common, [boxB.min[inB.normal], boxB.max[inB.normal]]);
@@ -58,7 +65,16 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
 
 /** Every pair of parts that share volume.
  *  Shape: n parts → pairs of indices, a < b. Sweeps along x, so only near neighbours are compared. */
-export const findInterference = (parts: readonly Part[], boxes: readonly Box[] = parts.map(boxOf)): readonly Interference[] => {
+export const findInterference = (
+  parts: readonly Part[],
+  boxes: readonly Box[] = parts.map(boxOf),
+  solids: (index: number) => readonly Convex[] = solidsOf(parts),
+): readonly Interference[] => {
+  const square = parts.map(isSquare);
+  const share = (a: number, b: number): boolean =>
+    square[a] && square[b]
+      ? shareVolume(parts[a] as Part, parts[b] as Part, boxes[a] as Box, boxes[b] as Box)
+      : solids(a).some((one) => solids(b).some((other) => meets(one, other)));
   const order = parts.map((_, index) => index).sort((a, b) => (boxes[a] as Box).min[0] - (boxes[b] as Box).min[0]);
   const found: Interference[] = [];
   let active: number[] = [];
@@ -67,7 +83,7 @@ export const findInterference = (parts: readonly Part[], boxes: readonly Box[] =
     active = active.filter((other) => (boxes[other] as Box).max[0] > box.min[0]);
     for (const other of active) {
       const otherBox = boxes[other] as Box;
-      if (!overlaps(box, otherBox) || !shareVolume(parts[index] as Part, parts[other] as Part, box, otherBox)) continue;
+      if (!overlaps(box, otherBox) || !share(index, other)) continue;
       found.push({ a: Math.min(index, other), b: Math.max(index, other) });
     }
     active.push(index);

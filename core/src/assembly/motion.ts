@@ -1,8 +1,8 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { add, bounds, dot, type Ring, rectRing, scaled, type Vec3 } from '../shape/index.ts';
-import { type Convex, convexOf, meets, turned, turnedBounds } from './convex.ts';
+import { bounds, type Ring, rectRing, scaled, type Vec3 } from '../shape/index.ts';
+import { boxTurned, type Convex, convexOf, meets, solidsOf, TOUCH, turnAbout, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
-import { around, type Box, boxOf, type Part } from './part.ts';
+import { around, axisOf, type Box, boxOf, type Part } from './part.ts';
 
 /** A motion, by index, that is stopped by a part that stands, by id; a swing says after how many radians. */
 export type Stopped = { readonly motion: number; readonly by: string; readonly after: number };
@@ -16,83 +16,77 @@ export const edgeClearance = (width: number, thickness: number): number => Math.
 
 const STEPS = 30;
 
-const cornersOf = ({ min, max }: Box): readonly Vec3[] =>
-  [0, 1, 2, 3, 4, 5, 6, 7].map((bits): Vec3 => [(bits & 1 ? max : min)[0], (bits & 2 ? max : min)[1], (bits & 4 ? max : min)[2]]);
+/** The two axes across one of the three, right-handed: turning about it leads from the first to the second. */
+const ACROSS: readonly (readonly [0 | 1 | 2, 0 | 1 | 2])[] = [
+  [1, 2],
+  [2, 0],
+  [0, 1],
+];
 
 /** Angles to look at: an even fan, and those at which a corner of the group is farthest out to one side. */
-const anglesOf = (motion: Motion & { kind: 'swing' }, solids: readonly Convex[]): readonly number[] => {
-  const { at, along, angle } = motion;
-  const even = Array.from({ length: STEPS }, (_, index) => (angle * (index + 1)) / STEPS);
-  const [first, second] = (
-    [
-      [1, 0, 0],
-      [0, 1, 0],
-      [0, 0, 1],
-    ] as const
-  ).filter((axis) => dot(axis, along) === 0) as [Vec3, Vec3];
-  if (!first || !second) return even;
-  const farthest = solids.flatMap(({ bounds: box }) =>
-    cornersOf(box).flatMap((point) => {
-      const from = add(point, scaled(at, -1));
-      const now = Math.atan2(dot(from, second), dot(from, first));
-      const sense = dot(
-        [
-          first[1] * second[2] - first[2] * second[1],
-          first[2] * second[0] - first[0] * second[2],
-          first[0] * second[1] - first[1] * second[0],
-        ],
-        along,
-      );
-      return [0, 0.5, 1, 1.5].map((quarter) => {
-        const turn = ((quarter * Math.PI - now) * sense) % (2 * Math.PI);
-        const forward = angle > 0 ? (turn + 2 * Math.PI) % (2 * Math.PI) : ((turn - 2 * Math.PI) % (2 * Math.PI)) + 0;
-        return forward;
-      });
-    }),
+const anglesOf = ({ at, along, angle }: Motion & { kind: 'swing' }, solids: readonly Convex[]): readonly number[] => {
+  const angles = Array.from({ length: STEPS }, (_, index) => (angle * (index + 1)) / STEPS);
+  const axis = axisOf(along);
+  if (axis !== undefined) {
+    const [first, second] = ACROSS[axis] as readonly [0 | 1 | 2, 0 | 1 | 2];
+    // Counted from where the corner is, in the sense of the motion, to the next of the four sides.
+    const sense = along[axis] * Math.sign(angle);
+    const farthest = solids.flatMap(({ bounds: { min, max } }) =>
+      [min[first], max[first]].flatMap((x) =>
+        [min[second], max[second]].flatMap((y) => {
+          const now = Math.atan2(y - at[second], x - at[first]) * sense;
+          const next = Math.ceil((2 * now) / Math.PI + 1e-6) * (Math.PI / 2);
+          return [0, 1, 2, 3].map((quarter) => next + (quarter * Math.PI) / 2 - now);
+        }),
+      ),
+    );
+    angles.push(...farthest.filter((turn) => turn > 1e-6 && turn < Math.abs(angle)).map((turn) => turn * Math.sign(angle)));
+  }
+  return [...new Set(angles.map((turn) => Math.round(turn * 1e6) / 1e6))].sort((a, b) => Math.abs(a) - Math.abs(b));
+};
+
+/** A box that a group never leaves while it swings: it is looked at in even steps, and between two of them no corner bulges out by more
+ *  than r·(1 − cos(step ÷ 2)). */
+const sweepOf = ({ at, along, angle }: Motion & { kind: 'swing' }, group: Box): Box => {
+  const steps = Array.from({ length: STEPS + 1 }, (_, index) => boxTurned(turnAbout(at, along, (angle * index) / STEPS), group));
+  const radius = Math.hypot(
+    ...[0, 1, 2].map((axis) => Math.max(...[group.min, group.max].map((end) => Math.abs((end[axis] as number) - (at[axis] as number))))),
   );
-  const within = farthest.filter(
-    (turn) => Math.abs(turn) > 1e-6 && Math.abs(turn) < Math.abs(angle) && Math.sign(turn) === Math.sign(angle),
-  );
-  return [...new Set([...even, ...within].map((turn) => Math.round(turn * 1e6) / 1e6))].sort((a, b) => Math.abs(a) - Math.abs(b));
+  const bulge = radius * (1 - Math.cos(angle / STEPS / 2));
+  const { min, max } = around(steps);
+  return { min: min.map((value) => value - bulge) as unknown as Vec3, max: max.map((value) => value + bulge) as unknown as Vec3 };
 };
 
 const boundsOf = (solids: readonly Convex[]): Box => around(solids.map(({ bounds }) => bounds));
 
+/** Boxes that share less than what counts as touching hold no solids that meet. */
 const boxesMeet = (a: Box, b: Box): boolean =>
-  a.min[0] < b.max[0] && b.min[0] < a.max[0] && a.min[1] < b.max[1] && b.min[1] < a.max[1] && a.min[2] < b.max[2] && b.min[2] < a.max[2];
+  a.min[0] + TOUCH < b.max[0] &&
+  b.min[0] + TOUCH < a.max[0] &&
+  a.min[1] + TOUCH < b.max[1] &&
+  b.min[1] + TOUCH < a.max[1] &&
+  a.min[2] + TOUCH < b.max[2] &&
+  b.min[2] + TOUCH < a.max[2];
 
 /** What stands still; its convex solids are made when a box is near enough. */
 type Standing = { readonly id: string; readonly bounds: Box; readonly solids: () => readonly Convex[] };
-
-const standingOf = (part: Part, bounds: Box): Standing => {
-  let made: readonly Convex[] | undefined;
-  return {
-    id: part.id,
-    bounds,
-    solids: () => {
-      made ??= convexOf(part);
-      return made;
-    },
-  };
-};
 
 const stopOfSwing = (
   motion: Motion & { kind: 'swing' },
   movers: readonly Convex[],
   others: readonly Standing[],
 ): Omit<Stopped, 'motion'> | undefined => {
-  const angles = anglesOf(motion, movers);
   // What the whole turn never comes near is left out before anything is turned part by part.
-  const group: Convex = { points: [], normals: [], edges: [], bounds: boundsOf(movers) };
-  const sweep = around(angles.map((angle) => turnedBounds(group, motion.at, motion.along, angle)));
+  const sweep = sweepOf(motion, boundsOf(movers));
   const within = others.filter((other) => boxesMeet(sweep, other.bounds));
   if (within.length === 0) return undefined;
-  for (const angle of angles) {
+  for (const angle of anglesOf(motion, movers)) {
+    const turn = turnAbout(motion.at, motion.along, angle);
     for (const mover of movers) {
-      const bounds = turnedBounds(mover, motion.at, motion.along, angle);
+      const bounds = boxTurned(turn, mover.bounds);
       const near = within.filter((other) => boxesMeet(bounds, other.bounds));
       if (near.length === 0) continue;
-      const now = turned(mover, motion.at, motion.along, angle);
+      const now = turned(turn, mover);
       const hit = near.find((other) => other.solids().some((stands) => boxesMeet(bounds, stands.bounds) && meets(now, stands)));
       if (hit) return { by: hit.id, after: Math.abs(angle) };
     }
@@ -133,10 +127,11 @@ export const stoppedMotions = (
   parts: readonly Part[],
   motions: readonly Motion[],
   boxes: readonly Box[] = parts.map(boxOf),
+  solids: (index: number) => readonly Convex[] = solidsOf(parts),
 ): readonly Stopped[] => {
   if (motions.length === 0) return [];
   const swinging = new Set(motions.flatMap((motion) => (motion.kind === 'swing' ? motion.parts : [])));
-  const standing = new Map(parts.map((part, index): [string, Standing] => [part.id, standingOf(part, boxes[index] as Box)]));
+  const standing = parts.map(({ id }, index): Standing => ({ id, bounds: boxes[index] as Box, solids: () => solids(index) }));
   const byId = new Map(parts.map((part) => [part.id, part]));
   return motions.flatMap((motion, index): readonly Stopped[] => {
     const mine = new Set([...motion.parts, ...(motion.kind === 'swing' ? motion.aside : [])]);
@@ -145,7 +140,7 @@ export const stoppedMotions = (
       const part = byId.get(id);
       return part ? convexOf({ ...part, region: { outline: plainOutline(part.region.outline), holes: [] } }) : [];
     });
-    const others = [...standing.values()].filter(({ id }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
+    const others = standing.filter(({ id }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
     const stop = motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);
     return stop ? [{ motion: index, ...stop }] : [];
   });

@@ -1,7 +1,7 @@
 // µm, doll size.
 import type { Part, Stuff } from '../assembly/index.ts';
-import { bounds, type Region, type Ring } from '../shape/index.ts';
-import { isCurve, outlineKey, roughKey, snapper } from './outlineKey.ts';
+import { asRect, bounds, type Region, type Ring, sameRegion } from '../shape/index.ts';
+import { isCurve, outlineKey, roughKey, sizeKey, snapper } from './outlineKey.ts';
 
 /** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
  *  such as 2B; the outline is the first part's. */
@@ -43,34 +43,61 @@ const asCut = (part: Part, grained: boolean): Region => {
   return { outline: turn(part.region.outline), holes: part.region.holes.map(turn) };
 };
 
+/** A plain rectangle by its sides as cut, or any other outline. */
+type Shape = { readonly width: number; readonly height: number } | { readonly region: Region };
+
+const sizeOf = (part: Part, grained: boolean): Shape | undefined => {
+  const rect = part.region.holes.length === 0 ? asRect(part.region.outline) : undefined;
+  if (!rect) return undefined;
+  const [across, along] = [rect.x1 - rect.x0, rect.y1 - rect.y0];
+  return grained && part.grain === 'x' ? { width: along, height: across } : { width: across, height: along };
+};
+
+const numbersIn = (shape: Shape): readonly number[] =>
+  'region' in shape ? [shape.region.outline, ...shape.region.holes].filter((ring) => !isCurve(ring)).flat(2) : [shape.width, shape.height];
+
 /** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
   const grained = (part: Part): boolean => part.stuff === 'board' && isGrained(part.stock);
-  const regions = parts.map((part) => asCut(part, grained(part)));
-  const snap = snapper(regions.flatMap(({ outline, holes }) => [outline, ...holes].filter((ring) => !isCurve(ring)).flat(2)));
+  const shapes = parts.map((part): Shape => sizeOf(part, grained(part)) ?? { region: asCut(part, grained(part)) });
+  const snap = snapper(shapes.flatMap(numbersIn));
   const snapped = ({ outline, holes }: Region): Region => {
     const each = (ring: Ring): Ring => (isCurve(ring) ? ring : ring.map(([x, y]) => [snap(x), snap(y)] as const));
     return { outline: each(outline), holes: holes.map(each) };
   };
   // What differs in stuff, size or area is told apart without a look at the outline; the full key is for those that remain together.
   const rough = new Map<string, number[]>();
-  const snappedRegions = regions.map(snapped);
+  const regions = shapes.map((shape) => ('region' in shape ? snapped(shape.region) : undefined));
   parts.forEach((part, index) => {
-    const key = `${part.stuff} ${part.stock} ${part.thickness} ${roughKey(snappedRegions[index] as Region, grained(part))}`;
-    rough.set(key, [...(rough.get(key) ?? []), index]);
+    const [shape, region] = [shapes[index] as Shape, regions[index]];
+    const size =
+      'region' in shape ? roughKey(region as Region, grained(part)) : sizeKey(snap(shape.width), snap(shape.height), grained(part));
+    const key = `${part.stuff} ${part.stock} ${part.thickness} ${size}`;
+    const members = rough.get(key);
+    if (members) members.push(index);
+    else rough.set(key, [index]);
   });
   const groups = new Map<string, number[]>();
   const keys: string[] = [];
-  for (const [key, members] of rough)
-    for (const index of members)
-      keys[index] = members.length === 1 ? key : `${key} ${outlineKey(snappedRegions[index] as Region, grained(parts[index] as Part))}`;
+  for (const [key, members] of rough) {
+    // Parts that were made alike lie alike, and need to be turned and flipped only once.
+    const known: { readonly region: Region; readonly key: string }[] = [];
+    for (const index of members) {
+      const region = members.length === 1 ? undefined : regions[index];
+      const like = region && known.find((other) => sameRegion(other.region, region));
+      keys[index] = like?.key ?? (region ? `${key} ${outlineKey(region, grained(parts[index] as Part))}` : key);
+      if (region && !like) known.push({ region, key: keys[index] });
+    }
+  }
   keys.forEach((key, index) => {
-    groups.set(key, [...(groups.get(key) ?? []), index]);
+    const members = groups.get(key);
+    if (members) members.push(index);
+    else groups.set(key, [index]);
   });
   return [...groups.values()].map((members, index): CutGroup => {
     const first = parts[members[0] as number] as Part;
-    const region = regions[members[0] as number] as Region;
+    const region = asCut(first, grained(first));
     const { x1, y1 } = bounds(region.outline);
     return {
       tag: `${mark}${letters(index)}`,

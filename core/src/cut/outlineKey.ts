@@ -49,14 +49,16 @@ const curveKey = (ring: Ring, grained: boolean): string => {
   );
 };
 
+/** The two sides of a rectangle as text, in either order unless grain tells them apart. */
+export const sizeKey = (wide: number, high: number, grained: boolean): string =>
+  grained || wide < high ? `${wide} × ${high}` : `${high} × ${wide}`;
+
 /** A quick text that congruent outlines share, and others may. */
 export const roughKey = ({ outline, holes }: Region, grained: boolean): string => {
   if (isCurve(outline) || holes.some(isCurve)) return `curved ${outline.length} ${holes.length}`;
   const { x0, y0, x1, y1 } = bounds(outline);
-  const [wide, high] = [x1 - x0, y1 - y0];
   const area = [outline, ...holes].reduce((sum, ring) => sum + ringArea(ring), 0);
-  const size = grained || wide < high ? `${wide} × ${high}` : `${high} × ${wide}`;
-  return `${size} ${outline.length} ${holes.length} ${area}`;
+  return `${sizeKey(x1 - x0, y1 - y0, grained)} ${outline.length} ${holes.length} ${area}`;
 };
 
 /** A text that congruent outlines share. With grain only half turns and flips are allowed, so that it stays upright. */
@@ -68,8 +70,7 @@ export const outlineKey = (region: Region, grained: boolean): string => {
   }
   if (region.holes.length === 0 && asRect(region.outline)) {
     const { x0, y0, x1, y1 } = bounds(region.outline);
-    const [wide, high] = [x1 - x0, y1 - y0];
-    return grained || wide < high ? `${wide} × ${high}` : `${high} × ${wide}`;
+    return sizeKey(x1 - x0, y1 - y0, grained);
   }
   const keys = TURNS.slice(0, grained ? 4 : 8).map(([a, b, c, d]) => {
     const turn = (ring: Ring): Ring => ring.map(([x, y]): Point => [a * x + b * y, c * x + d * y]);

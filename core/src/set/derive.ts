@@ -1,5 +1,5 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
-import { type Assembly, type Guide, guidesOf, type Inspection, inspect, type Order, orderOf } from '../assembly/index.ts';
+import { type Assembly, type Inspection, inspect, type Order, orderOf } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
@@ -30,7 +30,6 @@ export type MadePiece = {
   readonly groups: readonly CutGroup[];
   /** The tag of each part, by index. */
   readonly tags: readonly string[];
-  readonly guides: readonly (readonly Guide[])[];
 };
 
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
@@ -66,7 +65,6 @@ const derivePiece = (key: string, piece: Piece, means: Means, trim: number): Der
     inspection,
     groups,
     tags: tagsOf(groups, assembly.parts.length),
-    guides: guidesOf(assembly.parts, inspection.contacts),
   };
   return { ...named, made, problem: null, findings: findingsOf({ piece, means, trim, built: built.value, inspection, groups }) };
 };

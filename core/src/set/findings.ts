@@ -1,5 +1,5 @@
 // µm. What a careful maker would notice about one piece.
-import { boxOf, orderOf, type Part } from '../assembly/index.ts';
+import { type Box, orderOf, outlineOf, type Part } from '../assembly/index.ts';
 import type { CutGroup } from '../cut/index.ts';
 import { dollOf, inWorld, UM } from '../measure/index.ts';
 import { boardFor, type Casework, cellAt, layersFor, type PieceProblem } from '../piece/index.ts';
@@ -77,13 +77,15 @@ const SPAN = 40;
 type Gap = { readonly span: number; readonly edge: boolean };
 
 /** The longest stretch of a lying board (all its layers) between what carries it, and whether a long edge is carried too. */
-const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, box: ReturnType<typeof boxOf>): Gap => {
+const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, box: Box): Gap => {
   const axis = box.max[0] - box.min[0] >= box.max[2] - box.min[2] ? 0 : 2;
   const [start, end] = [box.min[axis], box.max[axis]];
-  const spans = inspection.contacts.flatMap(({ a, b, outline }) => {
+  const spans = inspection.contacts.flatMap((contact) => {
+    const { a, b } = contact;
     const other = mine.has(a) ? b : mine.has(b) ? a : -1;
     if (other < 0 || mine.has(other)) return [];
     const part = built.assembly.parts[other] as Part;
+    const outline = outlineOf(contact);
     // What lies on top carries nothing, and a door only rests.
     if (part.held !== 'glue' || outline.every((point) => point[1] >= box.max[1])) return [];
     const along = outline.map((point) => point[axis]);
@@ -106,7 +108,7 @@ const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefin
   const { piece, built } = judged;
   const part = built.assembly.parts[layers[0] as number] as Part;
   const thickness = part.thickness * layers.length;
-  const box = boxOf(part);
+  const box = judged.inspection.boxes[layers[0] as number] as Box;
   const size = Math.max(box.max[0] - box.min[0], box.max[2] - box.min[2]);
   if (size <= SPAN * thickness || box.min[1] <= 0) return undefined;
   const { span, edge } = longestGap(judged, new Set(layers), box);
@@ -171,11 +173,11 @@ const layersOff = ({ piece, means }: Judged): readonly Finding[] =>
   });
 
 /** A lamp is reached from either of its sides by a straight way out, past doors and drawers that are opened. */
-const lampsShutIn = ({ piece, built }: Judged): readonly Finding[] => {
+const lampsShutIn = ({ piece, built, inspection: { boxes } }: Judged): readonly Finding[] => {
   const { parts, motions } = built.assembly;
   if (!parts.some(({ role }) => role === 'light')) return [];
   const moves = new Set(motions.flatMap((motion) => motion.parts));
-  const stands = parts.filter((part) => part.role !== 'light' && !moves.has(part.id)).map(boxOf);
+  const stands = boxes.filter((_, index) => parts[index]?.role !== 'light' && !moves.has(parts[index]?.id ?? ''));
   const free = (from: readonly number[]): boolean =>
     [0, 1, 2].some((axis) =>
       [1, -1].some((way) =>
@@ -188,9 +190,9 @@ const lampsShutIn = ({ piece, built }: Judged): readonly Finding[] => {
         }),
       ),
     );
-  const shut = parts.filter((part) => {
+  const shut = parts.filter((part, index) => {
     if (part.role !== 'light') return false;
-    const { min, max } = boxOf(part);
+    const { min, max } = boxes[index] as Box;
     const n = normalOf(part.pose);
     const middle = min.map((value, axis) => (value + (max[axis] as number)) / 2);
     return ![1, -1].some((side) => free(middle.map((value, axis) => value + side * (n[axis] as number) * (part.thickness / 2 + 500))));

@@ -1,8 +1,8 @@
 // From derived pieces to the templates that are printed.
-import { boxOf, type Motion, type Part } from '../assembly/index.ts';
+import { boxOf, guidesOf, type Guide as Mate, type Motion, outlineOf, type Part } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { impose, type Page, type Template } from '../print/index.ts';
-import { bounds, dot, normalOf, type Point, type Ring, rectRing, toPlane, type Vec3 } from '../shape/index.ts';
+import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
@@ -35,6 +35,36 @@ const leafOn = (part: Part, swing: Swing): Guide | undefined => {
   return { face, outline, tag: 'hinge' };
 };
 
+/** Rounding of slanted faces, and the paper's own thickness. */
+const ON_FACE = 300;
+
+/** Where the other leaf of a door's paper hinge is glued: on the broad face beside the door that its axis lies on, away from the door. A
+ *  hinge on a bare edge, as an inset door's between two sides, has no face to be drawn on. */
+const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly Guide[] => {
+  if (swing.hinge.kind !== 'paper' || part.stuff !== 'board' || swing.parts.includes(part.id)) return [];
+  const { leaf, length } = swing.hinge;
+  const { pose } = part;
+  const from: Vec3 = [swing.at[0] - pose.origin[0], swing.at[1] - pose.origin[1], swing.at[2] - pose.origin[2]];
+  const height = dot(from, normalOf(pose));
+  const face = Math.abs(height) < ON_FACE ? 'back' : Math.abs(height - part.thickness) < ON_FACE ? 'front' : undefined;
+  const door = made.assembly.parts.find(({ id }) => id === swing.door);
+  if (!face || !door || Math.abs(dot(swing.along, normalOf(pose))) > 1e-6) return [];
+  const upright = Math.abs(dot(swing.along, pose.v)) > 0.5;
+  const [x, y] = toPlane(pose, swing.at);
+  const run = upright ? dot(swing.along, pose.v) : dot(swing.along, pose.u);
+  const [start, end] = [Math.min(0, run * length), Math.max(0, run * length)];
+  const box = boxOf(door);
+  const middle = toPlane(pose, box.min.map((value, axis) => (value + (box.max[axis] as number)) / 2) as unknown as Vec3);
+  const towards = upright ? middle[0] - x : middle[1] - y;
+  return [1, -1].flatMap((way): readonly Guide[] => {
+    if (way * towards > leaf) return [];
+    const [near, far] = [Math.min(0, way * leaf), Math.max(0, way * leaf)];
+    const outline = upright ? rectRing(x + near, y + start, x + far, y + end) : rectRing(x + start, y + near, x + end, y + far);
+    const shared = intersection(part.region, { outline, holes: [] }).reduce((sum, ring) => sum + signedArea(ring), 0);
+    return shared * 2 > leaf * length ? [{ face, outline, tag: 'hinge' }] : [];
+  });
+};
+
 /** A pin's hole is pierced in what lies just beyond the door's two ends, and begins at the door's own edges. */
 const BESIDE = 6_000;
 
@@ -64,12 +94,10 @@ const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
 /** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
 type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
 
-const boardDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
+const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn => {
   const { x0, y0 } = bounds(part.region.outline);
-  const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? []);
-  const guides = (made.guides[index] ?? []).map(
-    ({ face, outline, part: other }): Guide => ({ face, outline, tag: made.tags[other] ?? '' }),
-  );
+  const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? leafBeside(part, swing, made));
+  const guides = mates.map(({ face, outline, part: other }): Guide => ({ face, outline, tag: made.tags[other] ?? '' }));
   return {
     region: { outline: home(part.region.outline, x0, y0), holes: part.region.holes.map((hole) => home(hole, x0, y0)) },
     guides: [...guides, ...leaves].map((guide) => ({ ...guide, outline: home(guide.outline, x0, y0) })),
@@ -90,9 +118,10 @@ const runOf = (part: Part): { readonly along: Vec3; readonly start: number; read
 const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
   const { along, start, width } = runOf(part);
   const length = part.length ?? 0;
-  const guides = made.inspection.contacts.flatMap(({ a, b, outline }): readonly Guide[] => {
+  const guides = made.inspection.contacts.flatMap((contact): readonly Guide[] => {
+    const { a, b } = contact;
     if (a !== index && b !== index) return [];
-    const spans = outline.map((point) => dot(point, along) - start);
+    const spans = outlineOf(contact).map((point) => dot(point, along) - start);
     const [from, to] = [Math.max(0, Math.round(Math.min(...spans))), Math.min(length, Math.round(Math.max(...spans)))];
     // Glued all along it needs no mark.
     return to - from < 200 || to - from > 0.9 * length
@@ -102,10 +131,17 @@ const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
   return { region: { outline: rectRing(0, 0, length, width), holes: [] }, guides, centres: [] };
 };
 
-const templateOf = (piece: DerivedPiece, made: MadePiece, index: number, units: Units, grained: boolean): readonly Template[] => {
+const templateOf = (
+  piece: DerivedPiece,
+  made: MadePiece,
+  index: number,
+  units: Units,
+  grained: boolean,
+  mates: readonly Mate[],
+): readonly Template[] => {
   const part = made.assembly.parts[index] as Part;
   if (part.stuff === 'found') return [];
-  const drawn = part.stuff === 'stick' ? stickDrawn(made, index, part) : boardDrawn(made, index, part);
+  const drawn = part.stuff === 'stick' ? stickDrawn(made, index, part) : boardDrawn(made, part, mates);
   const { x1, y1 } = bounds(drawn.region.outline);
   const length = part.length === null ? sizeText(x1, y1, units) : `${part.stock}, ${showLength(Math.round(part.length), units)} long`;
   const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
@@ -163,7 +199,10 @@ export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: 
     const { made } = piece;
     if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
     const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
-    const parts = made.assembly.parts.flatMap((part, index) => templateOf(piece, made, index, document.units, grained(part.stock)));
+    const mates = guidesOf(made.assembly.parts, made.inspection.contacts);
+    const parts = made.assembly.parts.flatMap((part, index) =>
+      templateOf(piece, made, index, document.units, grained(part.stock), mates[index] ?? []),
+    );
     return merged([...parts, ...hingeTemplates(piece, made, document.units)]);
   });
 

@@ -3,6 +3,7 @@ export {
   asRect,
   bounds,
   intersection,
+  liesIn,
   mirroredRing,
   movedRing,
   type Point,
@@ -12,6 +13,7 @@ export {
   rectRing,
   regionArea,
   ringArea,
+  sameRegion,
   signedArea,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';

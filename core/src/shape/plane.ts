@@ -19,11 +19,13 @@ export const rectRing = (x0: number, y0: number, x1: number, y1: number): Ring =
 
 export const bounds = (ring: Ring): Rect => {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const [x, y] of ring) {
-    x0 = Math.min(x0, x);
-    y0 = Math.min(y0, y);
-    x1 = Math.max(x1, x);
-    y1 = Math.max(y1, y);
+  for (let index = 0; index < ring.length; index += 1) {
+    const point = ring[index] as Point;
+    const [x, y] = [point[0], point[1]];
+    if (x < x0) x0 = x;
+    if (x > x1) x1 = x;
+    if (y < y0) y0 = y;
+    if (y > y1) y1 = y;
   }
   return { x0, y0, x1, y1 };
 };
@@ -31,10 +33,11 @@ export const bounds = (ring: Ring): Rect => {
 /** Twice the signed area by the shoelace rule: positive when the ring runs counter-clockwise. */
 const doubleArea = (ring: Ring): number => {
   let sum = 0;
+  let last = ring[ring.length - 1];
   for (let index = 0; index < ring.length; index += 1) {
-    const [x0, y0] = ring[index] as Point;
-    const [x1, y1] = ring[(index + 1) % ring.length] as Point;
-    sum += x0 * y1 - x1 * y0;
+    const point = ring[index] as Point;
+    if (last) sum += last[0] * point[1] - point[0] * last[1];
+    last = point;
   }
   return sum;
 };
@@ -73,13 +76,57 @@ const isWholeRect = ({ outline, holes }: Region): boolean => holes.length === 0 
 const sameRing = (a: Ring, b: Ring): boolean =>
   a.length === b.length && a.every(([x, y], index) => x === b[index]?.[0] && y === b[index]?.[1]);
 
-const sameRegion = (a: Region, b: Region): boolean =>
+/** True when two regions have the very same corners in the same order. */
+export const sameRegion = (a: Region, b: Region): boolean =>
   a.holes.length === b.holes.length &&
   sameRing(a.outline, b.outline) &&
   a.holes.every((hole, index) => sameRing(hole, b.holes[index] as Ring));
 
-const holds = (outer: Rect, inner: Rect): boolean =>
-  outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+/** True when a side from one point to another runs through the inside of a rectangle: by separating axes. */
+const enters = ([xa, ya]: Point, [xb, yb]: Point, { x0, y0, x1, y1 }: Rect): boolean => {
+  if (Math.max(xa, xb) <= x0 || Math.min(xa, xb) >= x1 || Math.max(ya, yb) <= y0 || Math.min(ya, yb) >= y1) return false;
+  if (xa === xb || ya === yb) return true;
+  const side = (x: number, y: number): number => Math.sign((xb - xa) * (y - ya) - (yb - ya) * (x - xa));
+  const sides = [side(x0, y0), side(x1, y0), side(x1, y1), side(x0, y1)];
+  return sides.includes(1) && sides.includes(-1);
+};
+
+const isInRing = (ring: Ring, x: number, y: number): boolean => {
+  let inside = false;
+  let last = ring[ring.length - 1] as Point;
+  for (const point of ring) {
+    if (point[1] > y !== last[1] > y && x < ((last[0] - point[0]) * (y - point[1])) / (last[1] - point[1]) + point[0]) inside = !inside;
+    last = point;
+  }
+  return inside;
+};
+
+/** Whether a rectangle lies wholly in a region or wholly out of it; undefined when a side of the region runs through it. */
+export const liesIn = (box: Rect, { outline, holes }: Region): boolean | undefined => {
+  for (const ring of holes.length > 0 ? [outline, ...holes] : [outline]) {
+    let last = ring[ring.length - 1] as Point;
+    for (const point of ring) {
+      if (enters(last, point, box)) return undefined;
+      last = point;
+    }
+  }
+  const [x, y] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+  return isInRing(outline, x, y) && !holes.some((hole) => isInRing(hole, x, y));
+};
+
+/** What a rectangle with openings shares with a whole one, when each opening lies clear of the shared rectangle or wholly inside it. */
+const openingsIn = ({ outline, holes }: Region, other: Rect): readonly Ring[] | undefined => {
+  const frame = asRect(outline);
+  const shared = frame && overlapOfRects(frame, other);
+  if (!shared) return undefined;
+  const within = bounds(shared);
+  const near = holes.filter((hole) => overlapOfRects(bounds(hole), within));
+  const inside = near.every((hole) => {
+    const { x0, y0, x1, y1 } = bounds(hole);
+    return within.x0 < x0 && within.y0 < y0 && within.x1 > x1 && within.y1 > y1;
+  });
+  return inside ? [shared, ...near.map((hole) => (doubleArea(hole) > 0 ? [...hole].reverse() : hole))] : undefined;
+};
 
 /** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
  *  answered without clipping; whole micrometres in, whole micrometres out. */
@@ -93,9 +140,13 @@ export const intersection = (a: Region, b: Region): readonly Ring[] => {
   }
   // One disc on another of its size shares all of it.
   if (sameRegion(a, b)) return [a.outline, ...a.holes];
-  // What lies wholly in a rectangle is all of what the two share.
-  if (rectA && holds(boxA, boxB)) return [b.outline, ...b.holes];
-  if (rectB && holds(boxB, boxA)) return [a.outline, ...a.holes];
+  // What lies with all its box in the other is all of what the two share; what lies there in an opening shares nothing.
+  const aInB = liesIn(boxA, b);
+  if (aInB !== undefined) return aInB ? [a.outline, ...a.holes] : [];
+  const bInA = liesIn(boxB, a);
+  if (bInA !== undefined) return bInA ? [b.outline, ...b.holes] : [];
+  const plain = rectB && !rectA ? openingsIn(a, boxB) : rectA && !rectB ? openingsIn(b, boxA) : undefined;
+  if (plain) return plain;
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
     .filter((path) => Math.abs(areaD(path)) > 0)
     .map((path) => path.map(({ x, y }): Point => [x, y]));

@@ -32,7 +32,7 @@ const elided = <T extends { readonly key: string }>(now: readonly T[], before: r
 
 /** A piece without what only this side computes with: where parts touch, and the pencil lines that follow from it. They are the larger half. */
 const slim = (piece: DerivedPiece): DerivedPiece =>
-  piece.made ? { ...piece, made: { ...piece.made, guides: [], inspection: { ...piece.made.inspection, contacts: [] } } } : piece;
+  piece.made ? { ...piece, made: { ...piece.made, inspection: { ...piece.made.inspection, contacts: [] } } } : piece;
 
 const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
