@@ -1,8 +1,8 @@
 // µm, doll size. Who stands in whose way when a piece is taken apart, along the six ways of space and, for slanted parts, their own.
 import { bounds, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
-import { meets, solidsOf } from './convex.ts';
+import { convexOf, meets } from './convex.ts';
 import { isPlainBox, shareVolume } from './interference.ts';
-import { type Box, isSquare, type Part } from './part.ts';
+import { type Box, isSquare, type Part, plainly } from './part.ts';
 
 type Axis = 0 | 1 | 2;
 
@@ -73,12 +73,12 @@ export const blockingOf = (parts: readonly Part[], boxes: readonly Box[]): Block
     const ways = square[index] ? WAYS : [...WAYS, n, [-n[0], -n[1], -n[2]] as Vec3, part.pose.u, part.pose.v];
     return { ways, by: ways.map(() => new Set<number>()) };
   });
-  const solids = solidsOf(parts);
+  const rough = parts.map(plainly);
   const meetsOnWay = (a: number, b: number, way: Vec3): boolean => {
     const [one, other] = [parts[a] as Part, parts[b] as Part];
     if (plain[a] && plain[b]) return true;
     if (square[a] && square[b]) return shareVolume(drawnOut(one, way), other, sweptBox(boxes[a] as Box, way), boxes[b] as Box);
-    return solids(a).some((mover) => solids(b).some((stands) => meets(mover, stands, way, FAR)));
+    return convexOf(rough[a] as Part).some((mover) => convexOf(rough[b] as Part).some((stands) => meets(mover, stands, way, FAR)));
   };
   for (let a = 0; a < parts.length; a += 1) {
     const boxA = boxes[a] as Box;

@@ -53,8 +53,7 @@ const prism = (part: Part, ring: readonly Point[]): Convex => {
   return { points, bounds: boxRound(points), normals: [normal, ...ways.map((way) => cross(way, normal))], edges: [normal, ...ways] };
 };
 
-/** A part as convex solids: one when its outline is convex and whole, else its triangles. */
-export const convexOf = (part: Part): readonly Convex[] => {
+const solidsOf = (part: Part): readonly Convex[] => {
   const { outline, holes } = part.region;
   if (holes.length === 0 && isConvex(outline)) return [prism(part, outline)];
   const rings = [outline, ...holes];
@@ -67,6 +66,16 @@ export const convexOf = (part: Part): readonly Convex[] => {
   })
     .filter(([a, b, c]) => turns(a as Point, b as Point, c as Point) !== 0)
     .map((triangle) => prism(part, triangle));
+};
+
+/** Parts are never written to, so what was made of one holds as long as it lives. */
+const made = new WeakMap<Part, readonly Convex[]>();
+
+/** A part as convex solids: one when its outline is convex and whole, else its triangles. */
+export const convexOf = (part: Part): readonly Convex[] => {
+  const known = made.get(part) ?? solidsOf(part);
+  made.set(part, known);
+  return known;
 };
 
 /** Solids nearer than this only touch: it swallows what rounding slanted outlines to the micrometre costs. */
@@ -99,18 +108,21 @@ const axesBetween = function* (a: Convex, b: Convex): Iterable<Vec3> {
 /** True when `a`, moving by `way` (unit vector) over `far`, runs into `b` which stands; with `far` 0 when they share volume. */
 export const meets = (a: Convex, b: Convex, way: Vec3 = [0, 0, 0], far = 0): boolean => {
   let [from, to] = [0, far];
-  for (const axis of axesBetween(a, b)) {
-    const [spanA, spanB, speed] = [spanOn(axis, a.points), spanOn(axis, b.points), dot(axis, way)];
-    // Overlapping while  lowA + s·t < highB − touch  and  lowB + touch < highA + s·t.
-    const [ahead, behind] = [spanB.high - TOUCH - spanA.low, spanB.low + TOUCH - spanA.high];
-    if (Math.abs(speed) < 1e-9) {
-      if (ahead <= 0 || behind >= 0) return false;
-      continue;
-    }
+  /** False when the two are apart along an axis all the while. Overlapping while  lowA + s·t < highB − touch  and  lowB + touch < highA + s·t. */
+  const overlap = (lowA: number, highA: number, lowB: number, highB: number, speed: number): boolean => {
+    const [ahead, behind] = [highB - TOUCH - lowA, lowB + TOUCH - highA];
+    if (Math.abs(speed) < 1e-9) return ahead > 0 && behind < 0;
     const [first, second] = [behind / speed, ahead / speed];
     from = Math.max(from, Math.min(first, second));
     to = Math.min(to, Math.max(first, second));
-    if (from > to || (far > 0 && from === to)) return false;
+    return from <= to && (far === 0 || from !== to);
+  };
+  // Their boxes tell most pairs apart.
+  for (const axis of [0, 1, 2] as const)
+    if (!overlap(a.bounds.min[axis], a.bounds.max[axis], b.bounds.min[axis], b.bounds.max[axis], way[axis])) return false;
+  for (const axis of axesBetween(a, b)) {
+    const [spanA, spanB] = [spanOn(axis, a.points), spanOn(axis, b.points)];
+    if (!overlap(spanA.low, spanA.high, spanB.low, spanB.high, dot(axis, way))) return false;
   }
   return true;
 };
@@ -156,13 +168,4 @@ export const turned = (turn: Turn, solid: Convex): Convex => {
   const points = solid.points.map(([x, y, z]): Vec3 => add(directionTurned(turn, [x - at[0], y - at[1], z - at[2]]), at));
   const direction = (vector: Vec3): Vec3 => directionTurned(turn, vector);
   return { points, bounds: boxRound(points), normals: solid.normals.map(direction), edges: solid.edges.map(direction) };
-};
-
-/** The convex solids of each part, by index, made when they are first asked for. */
-export const solidsOf = (parts: readonly Part[]): ((index: number) => readonly Convex[]) => {
-  const made: (readonly Convex[] | undefined)[] = [];
-  return (index) => {
-    made[index] ??= convexOf(parts[index] as Part);
-    return made[index];
-  };
 };

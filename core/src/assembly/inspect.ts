@@ -1,5 +1,4 @@
 import { type Contact, findContacts } from './contacts.ts';
-import { solidsOf } from './convex.ts';
 import { findInterference, type Interference } from './interference.ts';
 import { type Stopped, stoppedMotions } from './motion.ts';
 import { type Assembly, around, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
@@ -35,16 +34,15 @@ const intrudes = (box: Box, clear: Box): boolean =>
 export const inspect = (assembly: Assembly): Inspection => {
   const { parts } = assembly;
   const boxes = parts.map(boxOf);
-  const solids = solidsOf(parts);
   const contacts = findContacts(parts, boxes);
   const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
   return {
     boxes,
-    interference: findInterference(parts, boxes, solids),
+    interference: findInterference(parts, boxes),
     contacts,
     closes: parts.length > 0 && sameBox(around(boxes.filter((_, index) => !standsOut(parts[index] as Part))), assembly.outside),
     clearIsFree: parts.every((part, index) => !stands(part) || !intrudes(boxes[index] as Box, assembly.clear)),
     loose: parts.flatMap((part, index) => (part.held === 'glue' && !touched.has(index) ? [index] : [])),
-    stopped: stoppedMotions(parts, assembly.motions, boxes, solids),
+    stopped: stoppedMotions(parts, assembly.motions, boxes),
   };
 };

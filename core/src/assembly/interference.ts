@@ -1,7 +1,7 @@
 // µm, doll size. Two parts interfere when they share volume: exactly, for parts square to the axes with any outlines; beyond a hundredth
 // of a millimetre, where one of them slants.
 import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
-import { type Convex, meets, solidsOf } from './convex.ts';
+import { convexOf, meets } from './convex.ts';
 import { axisOf, type Box, boxOf, isSquare, type Part } from './part.ts';
 
 /** Two parts, by index, that share volume. */
@@ -65,16 +65,12 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
 
 /** Every pair of parts that share volume.
  *  Shape: n parts → pairs of indices, a < b. Sweeps along x, so only near neighbours are compared. */
-export const findInterference = (
-  parts: readonly Part[],
-  boxes: readonly Box[] = parts.map(boxOf),
-  solids: (index: number) => readonly Convex[] = solidsOf(parts),
-): readonly Interference[] => {
+export const findInterference = (parts: readonly Part[], boxes: readonly Box[] = parts.map(boxOf)): readonly Interference[] => {
   const square = parts.map(isSquare);
   const share = (a: number, b: number): boolean =>
     square[a] && square[b]
       ? shareVolume(parts[a] as Part, parts[b] as Part, boxes[a] as Box, boxes[b] as Box)
-      : solids(a).some((one) => solids(b).some((other) => meets(one, other)));
+      : convexOf(parts[a] as Part).some((one) => convexOf(parts[b] as Part).some((other) => meets(one, other)));
   const order = parts.map((_, index) => index).sort((a, b) => (boxes[a] as Box).min[0] - (boxes[b] as Box).min[0]);
   const found: Interference[] = [];
   let active: number[] = [];

@@ -1,8 +1,8 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { bounds, type Ring, rectRing, scaled, type Vec3 } from '../shape/index.ts';
-import { boxTurned, type Convex, convexOf, meets, solidsOf, TOUCH, turnAbout, turned } from './convex.ts';
+import { scaled, type Vec3 } from '../shape/index.ts';
+import { boxTurned, type Convex, convexOf, meets, TOUCH, turnAbout, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
-import { around, axisOf, type Box, boxOf, type Part } from './part.ts';
+import { around, axisOf, type Box, boxOf, type Part, plainly } from './part.ts';
 
 /** A motion, by index, that is stopped by a part that stands, by id; a swing says after how many radians. */
 export type Stopped = { readonly motion: number; readonly by: string; readonly after: number };
@@ -69,7 +69,7 @@ const boxesMeet = (a: Box, b: Box): boolean =>
   b.min[2] + TOUCH < a.max[2];
 
 /** What stands still; its convex solids are made when a box is near enough. */
-type Standing = { readonly id: string; readonly bounds: Box; readonly solids: () => readonly Convex[] };
+type Standing = { readonly part: Part; readonly bounds: Box };
 
 const stopOfSwing = (
   motion: Motion & { kind: 'swing' },
@@ -87,8 +87,8 @@ const stopOfSwing = (
       const near = within.filter((other) => boxesMeet(bounds, other.bounds));
       if (near.length === 0) continue;
       const now = turned(turn, mover);
-      const hit = near.find((other) => other.solids().some((stands) => boxesMeet(bounds, stands.bounds) && meets(now, stands)));
-      if (hit) return { by: hit.id, after: Math.abs(angle) };
+      const hit = near.find((other) => convexOf(other.part).some((stands) => boxesMeet(bounds, stands.bounds) && meets(now, stands)));
+      if (hit) return { by: hit.part.id, after: Math.abs(angle) };
     }
   }
   return undefined;
@@ -109,16 +109,10 @@ const stopOfSlide = (
     (other) =>
       boxesMeet(swept, other.bounds) &&
       movers.some((solid) =>
-        other.solids().some((stands) => boxesMeet(swept, stands.bounds) && meets(solid, stands, motion.along, motion.by)),
+        convexOf(other.part).some((stands) => boxesMeet(swept, stands.bounds) && meets(solid, stands, motion.along, motion.by)),
       ),
   );
-  return hit && { by: hit.id, after: 0 };
-};
-
-const plainOutline = (outline: Ring): Ring => {
-  if (outline.length <= 12) return outline;
-  const { x0, y0, x1, y1 } = bounds(outline);
-  return rectRing(x0, y0, x1, y1);
+  return hit && { by: hit.part.id, after: 0 };
 };
 
 /** Every motion that something stops. A swing must be free of all that stands, other doors shut; what slides must be free of all but
@@ -127,20 +121,19 @@ export const stoppedMotions = (
   parts: readonly Part[],
   motions: readonly Motion[],
   boxes: readonly Box[] = parts.map(boxOf),
-  solids: (index: number) => readonly Convex[] = solidsOf(parts),
 ): readonly Stopped[] => {
   if (motions.length === 0) return [];
   const swinging = new Set(motions.flatMap((motion) => (motion.kind === 'swing' ? motion.parts : [])));
-  const standing = parts.map(({ id }, index): Standing => ({ id, bounds: boxes[index] as Box, solids: () => solids(index) }));
+  const standing = parts.map((part, index): Standing => ({ part, bounds: boxes[index] as Box }));
   const byId = new Map(parts.map((part) => [part.id, part]));
   return motions.flatMap((motion, index): readonly Stopped[] => {
     const mine = new Set([...motion.parts, ...(motion.kind === 'swing' ? motion.aside : [])]);
     // Nothing passes through a door's window: a mover counts without its holes, and a knob as its box.
     const movers = motion.parts.flatMap((id) => {
       const part = byId.get(id);
-      return part ? convexOf({ ...part, region: { outline: plainOutline(part.region.outline), holes: [] } }) : [];
+      return part ? convexOf(plainly(part)) : [];
     });
-    const others = standing.filter(({ id }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
+    const others = standing.filter(({ part: { id } }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
     const stop = motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);
     return stop ? [{ motion: index, ...stop }] : [];
   });

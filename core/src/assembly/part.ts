@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { normalOf, type Pose, type Region, type Vec3 } from '../shape/index.ts';
+import { bounds, normalOf, type Pose, type Region, rectRing, type Vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -94,6 +94,14 @@ export const boxOf = (part: Part): Box => {
     max.push(high + Math.max(0, through));
   }
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
+};
+
+/** A part as it counts when only what is surely free may be called free: without its holes, and a curved outline as its box. */
+export const plainly = (part: Part): Part => {
+  const { outline, holes } = part.region;
+  if (holes.length === 0 && outline.length <= 12) return part;
+  const { x0, y0, x1, y1 } = bounds(outline);
+  return { ...part, region: { outline: outline.length <= 12 ? outline : rectRing(x0, y0, x1, y1), holes: [] } };
 };
 
 /** The axis (0 x, 1 y, 2 z) that a vector runs along, when it runs along one; otherwise undefined. */

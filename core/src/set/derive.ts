@@ -77,7 +77,7 @@ export const meansOf = (document: SetDocument): Means => ({
 });
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
-export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts);
+export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts, inspection.boxes);
 
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not

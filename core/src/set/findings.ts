@@ -276,7 +276,10 @@ const untrue = (judged: Judged): readonly Finding[] => {
       where: at(loose),
     });
   // Every other family comes apart, whatever is decided (its tests show it), and parts that share space are in each other's way by nature.
-  const stuck = piece.family === 'panels' && interference.length === 0 ? orderOf(built.assembly.parts, inspection.contacts).stuck : [];
+  const stuck =
+    piece.family === 'panels' && interference.length === 0
+      ? orderOf(built.assembly.parts, inspection.contacts, inspection.boxes).stuck
+      : [];
   if (stuck.length > 0)
     found.push({ ...base, code: 'no-order', parts: stuck.map((index) => tagged(judged, index)), numbers: {}, where: at(stuck) });
   return found;
