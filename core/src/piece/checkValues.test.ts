@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { boxOf, edgeClearance, inspect, type Part, pinClearance } from '../assembly/index.ts';
 import { dollOf, scaleFromRatio, UM } from '../measure/index.ts';
 import { bounds } from '../shape/index.ts';
-import { evenSlats } from './bed/buildBed.ts';
+import { evenSlats } from './bed/plan.ts';
 import { wireLength } from './casework/slides.ts';
 import { buildPiece, fromPreset, layersFor, type Piece, PRESETS, withValueAt } from './index.ts';
 import { boardOf } from './randomDecisions.testing.ts';

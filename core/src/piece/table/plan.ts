@@ -1,0 +1,62 @@
+// µm, doll size. What every part of a table is measured from.
+import type { Motion, Part } from '../../assembly/index.ts';
+import { dollOf } from '../../measure/index.ts';
+import { bodyOf, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
+import type { PanelKind, Space } from '../kit/panels.ts';
+import type { PieceProblem } from '../kit/problem.ts';
+import { TABLE_ROLES, type Table, type TableRole } from './table.ts';
+
+export type Plan = {
+  readonly piece: Table;
+  readonly sheets: Readonly<Record<TableRole, Sheeting>>;
+  readonly outside: Space;
+  /** Under the top, where legs may stand. */
+  readonly under: Space;
+  readonly apron: number;
+  readonly legWidth: number;
+  readonly stretcherUp: number;
+  readonly bracket: number;
+};
+
+export const lack = (what: string, available: number, needed: number): PieceProblem | undefined =>
+  available < needed ? { code: 'does-not-fit', what, available, needed } : undefined;
+
+export const planTable = (piece: Table, means: Means): Plan => {
+  const doll = (measure: Table['width']) => dollOf(measure, means.scale);
+  const sheets = Object.fromEntries(
+    TABLE_ROLES.map((role) => [role, sheetingOf(piece.boards, piece.thick, role, means)]),
+  ) as Plan['sheets'];
+  const outside: Space = {
+    x0: 0,
+    x1: doll(piece.width),
+    y0: 0,
+    y1: bodyOf(piece.height, piece.school, means),
+    z0: 0,
+    z1: doll(piece.depth),
+  };
+  // Under a round top legs stand on the square that its circle holds.
+  const keep = piece.shape === 'round' ? (1 - Math.SQRT1_2) / 2 : 0;
+  const [across, along] = [Math.ceil(outside.x1 * keep) + doll(piece.inset), Math.ceil(outside.z1 * keep) + doll(piece.inset)];
+  const under: Space = {
+    x0: across,
+    x1: outside.x1 - across,
+    y0: 0,
+    y1: outside.y1 - sheets.top.thickness,
+    z0: along,
+    z1: outside.z1 - along,
+  };
+  return {
+    piece,
+    sheets,
+    outside,
+    under,
+    apron: doll(piece.apron),
+    legWidth: doll(piece.legWidth),
+    stretcherUp: doll(piece.stretcherUp),
+    bracket: doll(piece.bracketHeight),
+  };
+};
+
+export const word = (plan: Plan, id: string, kind: Omit<PanelKind, 'id'>): PanelKind => ({ ...kind, id: `${plan.piece.id}/${id}` });
+
+export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };

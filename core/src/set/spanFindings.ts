@@ -1,0 +1,104 @@
+// µm. Lying boards that run farther than they carry themselves.
+import { type Box, outlineOf, type Part } from '../assembly/index.ts';
+import { normalOf } from '../shape/index.ts';
+import type { Piece } from './document.ts';
+import type { PieceChange } from './edit.ts';
+import type { Finding, Mend } from './finding.ts';
+import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
+
+/** The board's role that a lying part is cut from, where layers of it can be glued up. */
+const ROLE_OF: Readonly<Record<string, string>> = {
+  shelf: 'inner',
+  divider: 'inner',
+  worktop: 'worktop',
+  top: 'carcass',
+  bottom: 'carcass',
+};
+
+const roleFor = (piece: Piece, part: Part): string | undefined => {
+  if (piece.family === 'table') return part.role === 'top' ? 'top' : undefined;
+  if (piece.family === 'bed') return part.role === 'bottom' ? 'base' : undefined;
+  return piece.family === 'casework' ? ROLE_OF[part.role] : undefined;
+};
+
+/** Foam board carries forty times its thickness between its ends, twice that along a glued edge, before it sags by itself. Common
+ *  practice, no source. */
+const SPAN = 40;
+
+type Gap = { readonly span: number; readonly edge: boolean };
+
+/** The longest stretch of a lying board (all its layers) between what carries it, and whether a long edge is carried too. */
+const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, box: Box): Gap => {
+  const axis = box.max[0] - box.min[0] >= box.max[2] - box.min[2] ? 0 : 2;
+  const [start, end] = [box.min[axis], box.max[axis]];
+  const spans = inspection.contacts.flatMap((contact) => {
+    const { a, b } = contact;
+    const other = mine.has(a) ? b : mine.has(b) ? a : -1;
+    if (other < 0 || mine.has(other)) return [];
+    const part = built.assembly.parts[other] as Part;
+    const outline = outlineOf(contact);
+    // What lies on top carries nothing, and a door only rests.
+    if (part.held !== 'glue' || outline.every((point) => point[1] >= box.max[1])) return [];
+    const along = outline.map((point) => point[axis]);
+    return [{ from: Math.min(...along), to: Math.max(...along) }];
+  });
+  const edge = spans.some(({ from, to }) => to - from > (end - start) / 2);
+  const carried = spans.filter(({ from, to }) => to - from <= (end - start) / 2).sort((p, q) => p.from - q.from);
+  let [reached, longest] = [start, 0];
+  for (const { from, to } of carried) {
+    longest = Math.max(longest, from - reached);
+    reached = Math.max(reached, to);
+  }
+  return { span: Math.max(longest, end - reached), edge };
+};
+
+type Sagging = { readonly span: number; readonly most: number; readonly layers: readonly number[]; readonly mend: Mend | null };
+
+/** A board, by all its layers, that runs farther than it carries itself; what lies on the floor is carried everywhere. */
+const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefined => {
+  const { piece, built } = judged;
+  const part = built.assembly.parts[layers[0] as number] as Part;
+  const thickness = part.thickness * layers.length;
+  const box = judged.inspection.boxes[layers[0] as number] as Box;
+  const size = Math.max(box.max[0] - box.min[0], box.max[2] - box.min[2]);
+  if (size <= SPAN * thickness || box.min[1] <= 0) return undefined;
+  const { span, edge } = longestGap(judged, new Set(layers), box);
+  const most = SPAN * thickness * (edge ? 2 : 1);
+  if (span <= most) return undefined;
+  const role = roleFor(piece, part);
+  const thick = role
+    ? ({ thick: { ...piece.thick, [role]: { doll: (layers.length + 1) * part.thickness } } } as unknown as PieceChange)
+    : null;
+  return { span, most, layers, mend: thick && layers.length < 6 ? mendPiece(piece, 'glue-up', thick, String(layers.length + 1)) : null };
+};
+
+const LYING = new Set(['shelf', 'top', 'bottom', 'worktop', 'divider']);
+
+export const longSpans = (judged: Judged): readonly Finding[] => {
+  const { piece, built } = judged;
+  const { parts } = built.assembly;
+  const boards = new Map<string, number[]>();
+  parts.forEach((part, index) => {
+    if (!LYING.has(part.role) || part.stuff !== 'board' || Math.abs(normalOf(part.pose)[1]) !== 1) return;
+    const key = part.id.split('~')[0] as string;
+    boards.set(key, [...(boards.get(key) ?? []), index]);
+  });
+  // Shelves of one tag are one thing to say; the longest of them is said.
+  const worst = new Map<string, Sagging>();
+  for (const layers of boards.values()) {
+    const sagging = saggingOf(judged, layers);
+    if (!sagging) continue;
+    const tag = tagged(judged, layers[0] as number);
+    const known = worst.get(tag);
+    const all = [...(known?.layers ?? []), ...layers];
+    worst.set(tag, known && known.span >= sagging.span ? { ...known, layers: all } : { ...sagging, layers: all });
+  }
+  return [...worst].map(([part, { span, most, layers, mend }]) => ({
+    code: 'long-span',
+    severity: 'warning',
+    part,
+    numbers: { span, most },
+    where: { pieceId: piece.id, partIds: idsOf(built.assembly, layers) },
+    mend,
+  }));
+};
