@@ -1,37 +1,14 @@
 // Facts of the trade: makers cut these and they worked. Common practice, no source, except where a source is named.
 import { describe, expect, it } from 'vitest';
-import { boxOf, edgeClearance, inspect, type Part, pinClearance } from '../assembly/index.ts';
+import { boxOf, edgeClearance, type Part, pinClearance } from '../assembly/index.ts';
 import { dollOf, scaleFromRatio, UM } from '../measure/index.ts';
-import { bounds } from '../shape/index.ts';
 import { evenSlats } from './bed/plan.ts';
 import { wireLength } from './casework/slides.ts';
-import { buildPiece, fromPreset, layersFor, type Piece, PRESETS, withValueAt } from './index.ts';
+import { decided, mm, partsOf, sides } from './decided.testing.ts';
+import { buildPiece, fromPreset, layersFor, type Piece, PRESETS } from './index.ts';
 import { boardOf } from './randomDecisions.testing.ts';
 
 const ONE = scaleFromRatio(1);
-const mm = (value: number) => ({ doll: value * UM.mm });
-
-/** A preset with decisions made anew, by their paths; its sizes are the doll's own. */
-const decided = (key: string, decisions: Readonly<Record<string, unknown>>): Piece => {
-  const preset = PRESETS.find((each) => each.key === key);
-  if (!preset) throw new Error(key);
-  return Object.entries(decisions).reduce(
-    (piece, [path, value]) => withValueAt(piece, path.split('.'), value),
-    fromPreset(preset, 'p', 1),
-  ) as Piece;
-};
-
-const partsOf = (piece: Piece, thickness: number): readonly Part[] => {
-  const built = buildPiece(piece, { scale: ONE, body: ONE, boards: [boardOf(thickness)] });
-  if (!built.ok) throw new Error(JSON.stringify(built.error));
-  expect(inspect(built.value.assembly)).toMatchObject({ interference: [], closes: true, loose: [] });
-  return built.value.assembly.parts;
-};
-
-const sides = ({ region }: Part): readonly [number, number] => {
-  const { x0, y0, x1, y1 } = bounds(region.outline);
-  return [x1 - x0, y1 - y0];
-};
 
 describe('cases that makers have cut', () => {
   it('shelf unit: two uprights of 7 × 1 1/2 in with evenly spaced lines, four shelves 4 1/2 × 1 1/2 in, one of them on top', () => {

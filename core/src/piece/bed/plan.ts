@@ -51,7 +51,10 @@ export const planBed = (piece: Bed, means: Means): Plan => {
   const mattress = doll(piece.mattressThickness);
   const lies = bodyOf(piece.lies, piece.school, means);
   const clear = doll(piece.clear);
-  const upper = piece.levels === 'loft' ? clear + baseDepth : lies + mattress + clear + baseDepth;
+  // What hangs lowest under the upper mattress is clear of who stands or sits below: the base, what slats rest on, or the rails.
+  const cleat = piece.base === 'slats' ? sectionOf(CLEAT).width : 0;
+  const hangs = Math.max(baseDepth + cleat, doll(piece.rail) - doll(piece.recess));
+  const upper = piece.levels === 'loft' ? clear + hangs : lies + mattress + clear + hangs;
   const levels: readonly Level[] =
     piece.levels === 'one'
       ? [{ word: 'bed', lies }]
