@@ -1,3 +1,19 @@
-export { type BoundItem, leastSheets } from './bound.ts';
+export { type BoundItem, leastSheets } from './bounds.ts';
 export { type CutGroup, cutList, letters } from './cutList.ts';
-export { type CutItem, type CutRules, type Layout, layOut, type Placement, type Sheet, type SheetKind } from './layOut.ts';
+export { type CutStep, cutSteps, type OffPiece, type Setting } from './cutSteps.ts';
+export { type CutNode, cutTree, treePlacements } from './cutTree.ts';
+export { solverFrom } from './highsSolver.ts';
+export {
+  type CutItem,
+  type CutRules,
+  FIRST_ANSWER,
+  type Layout,
+  layOut,
+  type Placement,
+  type Search,
+  type Sheet,
+  type SheetKind,
+  type Trim,
+} from './layOut.ts';
+export type { Solved, Solver } from './solver.ts';
+export { type CutStick, cutSticks, type StickItem, type StickLayout, type StickStock } from './sticks.ts';

@@ -1,6 +1,8 @@
 // µm, doll size, origin at the sheet's lower left corner.
-import { type BoundItem, leastSheets } from './bound.ts';
-import { type PackedSheet, type PackItem, pack, RECIPES, type Recipe } from './guillotine.ts';
+import { leastCost } from './bounds.ts';
+import { type CutNode, cutTree, treePlacements } from './cutTree.ts';
+import { type Effort, type Kind, type Mode, type PackedSheet, type PackItem, pack } from './pack/index.ts';
+import { largestRest } from './rest.ts';
 
 /** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
  *  turned a quarter. */
@@ -11,26 +13,67 @@ export type CutItem = {
   readonly lies: 'either' | 'drawn' | 'turned';
 };
 
-/** A kind of sheet the board comes in. */
-export type SheetKind = { readonly name: string; readonly width: number; readonly height: number };
+/** A kind of sheet the board comes in. `price` is what one more costs, or null where nobody said; `atHand` are there already, and an offcut is
+ *  there just once. */
+export type SheetKind = {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly price: number | null;
+  readonly atHand: number;
+  /** The id of the offcut that it is, or null for a sheet that can be bought. */
+  readonly offcut: string | null;
+};
 
-/** The knife takes `gap` between neighbours; `trim` is cut off each sheet edge before anything else. */
-export type CutRules = { readonly gap: number; readonly trim: number };
+/** What is cut off each edge of a sheet before anything else; offcuts are not trimmed again. */
+export type Trim = { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
+
+/** The knife takes `gap` between neighbours. Straight cuts each run from edge to edge. */
+export type CutRules = { readonly gap: number; readonly trim: Trim; readonly mode: Mode };
 
 export type Placement = { readonly id: string; readonly x: number; readonly y: number; readonly rotated: boolean };
 
 export type Sheet = {
   readonly kind: SheetKind;
+  /** True for one that must be bought. */
+  readonly bought: boolean;
   readonly placements: readonly Placement[];
+  /** How it is cut apart inside its trim, from edge to edge; null where it is cut freely. */
+  readonly cuts: CutNode | null;
   /** The largest rectangle left whole. */
   readonly offcut: { readonly width: number; readonly height: number };
 };
 
-/** Sheets laid out, the least number any layout could need, and what is larger than every sheet. */
-export type Layout = { readonly sheets: readonly Sheet[]; readonly least: number; readonly tooLarge: readonly string[] };
+/** Sheets laid out; the least number any layout could need; what is larger than every sheet; what has to be bought costs, and could least cost,
+ *  in the maker's money, where all sheets have a price. */
+export type Layout = {
+  readonly sheets: readonly Sheet[];
+  readonly least: number;
+  readonly tooLarge: readonly string[];
+  readonly price: number | null;
+  readonly leastPrice: number | null;
+  /** True when no layout can be better in cost and number of sheets. */
+  readonly proven: boolean;
+};
 
-const fitsOn = (item: CutItem, kind: SheetKind, { trim }: CutRules): boolean => {
-  const [width, height] = [kind.width - 2 * trim, kind.height - 2 * trim];
+/** How long to look: a first answer, or with the search behind it. */
+export type Search = Omit<Effort, 'better'> & { readonly better?: (layout: Layout) => void };
+
+/** No search: the best of the first answers. */
+export const FIRST_ANSWER: Search = { random: () => 0.5, goOn: () => true, tries: 0 };
+
+const NO_TRIM: Trim = { left: 0, right: 0, bottom: 0, top: 0 };
+
+const trimOf = (kind: SheetKind, { trim }: CutRules): Trim => (kind.offcut === null ? trim : NO_TRIM);
+
+/** The room inside the trim. */
+const roomOf = (kind: SheetKind, rules: CutRules): { readonly width: number; readonly height: number } => {
+  const { left, right, bottom, top } = trimOf(kind, rules);
+  return { width: kind.width - left - right, height: kind.height - bottom - top };
+};
+
+const fitsOn = (item: CutItem, kind: SheetKind, rules: CutRules): boolean => {
+  const { width, height } = roomOf(kind, rules);
   return (
     (item.lies !== 'turned' && item.width <= width && item.height <= height) ||
     (item.lies !== 'drawn' && item.height <= width && item.width <= height)
@@ -38,95 +81,129 @@ const fitsOn = (item: CutItem, kind: SheetKind, { trim }: CutRules): boolean => 
 };
 
 /** As the packer sees it: grown by the knife gap, and lying as it must. */
-const toPack = (item: CutItem, key: number, gap: number): PackItem => {
+const toPack = (item: CutItem, gap: number): PackItem => {
   const [width, height] = item.lies === 'turned' ? [item.height, item.width] : [item.width, item.height];
-  return { key, width: width + gap, height: height + gap, turns: item.lies === 'either' };
+  return { width: width + gap, height: height + gap, turns: item.lies === 'either' };
 };
 
-/** Orders of preference for a new sheet: each kind first, the others behind it from small to large. */
-const preferences = (kinds: readonly SheetKind[]): readonly (readonly SheetKind[])[] => {
-  const bySize = [...kinds].sort((a, b) => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name));
-  return bySize.map((first) => [first, ...bySize.filter((kind) => kind !== first)]);
+/** One of these is begun without paying; the rest are bought. */
+type Supply = { readonly kind: SheetKind; readonly bought: boolean; readonly count: number };
+
+const suppliesOf = (kinds: readonly SheetKind[]): readonly Supply[] =>
+  kinds.flatMap((kind): readonly Supply[] => {
+    if (kind.offcut !== null) return [{ kind, bought: false, count: 1 }];
+    const owned = kind.atHand > 0 ? [{ kind, bought: false, count: kind.atHand }] : [];
+    return [...owned, { kind, bought: true, count: Number.POSITIVE_INFINITY }];
+  });
+
+/** A sheet that lies there costs a hundredth of what it would cost to buy, so that money is spent last. An offcut costs less than nothing, so
+ *  that it is used where anything fits it. Where a price is missing, area stands for it everywhere. */
+const costsOf = (supplies: readonly Supply[]): readonly number[] => {
+  const priced = supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
+  const area = ({ width, height }: SheetKind): number => (width * height) / 1e9;
+  const dearest = Math.max(1e-6, ...supplies.map(({ kind }) => (priced ? (kind.price ?? 0) : area(kind))));
+  return supplies.map(({ kind, bought }) => {
+    // Among equal prices the smaller and fewer sheets win.
+    const tie = dearest * (1e-4 + 1e-5 * area(kind));
+    if (kind.offcut !== null) return -tie;
+    return tie + (priced ? (kind.price ?? 0) : area(kind)) * (bought ? 1 : 0.01);
+  });
 };
 
-type Cost = readonly [area: number, sheets: number, minusOffcut: number];
-
-const costOf = (sheets: readonly PackedSheet[], kinds: readonly SheetKind[]): Cost => {
-  const area = sheets.reduce((sum, { kind }) => sum + (kinds[kind] as SheetKind).width * (kinds[kind] as SheetKind).height, 0);
-  return [area, sheets.length, -Math.max(0, ...sheets.map(({ largestFree }) => largestFree.width * largestFree.height))];
+type Plan = {
+  readonly items: readonly CutItem[];
+  readonly supplies: readonly Supply[];
+  readonly kinds: readonly Kind[];
+  readonly rules: CutRules;
+  readonly least: number;
+  readonly tooLarge: readonly string[];
 };
 
-const cheaper = (one: Cost, other: Cost): boolean => {
-  for (const [index, value] of one.entries()) {
-    const against = other[index] as number;
-    if (value !== against) return value < against;
-  }
-  return false;
+const sheetOf = ({ kind, items: packed }: PackedSheet, plan: Plan): Sheet => {
+  const { items, supplies, rules } = plan;
+  const supply = supplies[kind] as Supply;
+  const { left, bottom } = trimOf(supply.kind, rules);
+  const room = roomOf(supply.kind, rules);
+  const placed = packed.map(({ item, x, y, turned }) => {
+    const { id, lies, width, height } = items[item] as CutItem;
+    const rotated = turned || lies === 'turned';
+    return { id, x, y, rotated, width: rotated ? height : width, height: rotated ? width : height };
+  });
+  const tree = rules.mode === 'straight' ? cutTree(room, placed, rules.gap) : undefined;
+  // Strips lie again in the order in which they are best cut.
+  const lying = tree ? treePlacements(tree, rules.gap) : placed;
+  const rotated = new Map(placed.map((each) => [each.id, each.rotated]));
+  return {
+    kind: supply.kind,
+    bought: supply.bought,
+    placements: lying.map(({ id, x, y }) => ({ id, x: x + left, y: y + bottom, rotated: rotated.get(id) ?? false })),
+    cuts: tree ?? null,
+    offcut: largestRest(room, lying, rules.gap),
+  };
 };
 
-type Try = { readonly sheets: readonly PackedSheet[]; readonly kinds: readonly SheetKind[]; readonly cost: Cost };
-
-/** With few parts every recipe is tried for the sake of a larger offcut; with many, the first that meets the bound will do. */
-const FEW = 120;
-
-/** So many parts can be tried with every recipe in about half a second; a recipe's time grows with the square of their number. */
-const ALL_RECIPES_UP_TO = 500;
-const LEAST_RECIPES = 4;
-
-/** Recipes spread evenly over all of them, as many as there is time for. */
-const recipesFor = (items: number, kinds: number): readonly Recipe[] => {
-  const share = (ALL_RECIPES_UP_TO / Math.max(items, ALL_RECIPES_UP_TO)) ** 2 / (items > FEW ? kinds : 1);
-  const count = Math.min(RECIPES.length, Math.max(LEAST_RECIPES, Math.floor(RECIPES.length * share)));
-  return Array.from({ length: count }, (_, index) => RECIPES[Math.floor((index * RECIPES.length) / count)] as Recipe);
+const layoutOf = (packed: readonly PackedSheet[], plan: Plan, cost: ReturnType<typeof leastCost>): Layout => {
+  // What lies there is cut first.
+  const turn = ({ kind, bought }: Sheet): number => (kind.offcut !== null ? 0 : bought ? 2 : 1);
+  const sheets = packed.map((sheet) => sheetOf(sheet, plan)).sort((a, b) => turn(a) - turn(b));
+  const priced = plan.supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
+  const price = priced ? sheets.reduce((sum, { kind, bought }) => sum + (bought ? (kind.price ?? 0) : 0), 0) : null;
+  const total = packed.reduce((sum, { kind }) => sum + (plan.kinds[kind] as Kind).cost, 0);
+  return {
+    sheets,
+    least: plan.least,
+    tooLarge: plan.tooLarge,
+    price,
+    leastPrice: priced ? Math.min(price ?? 0, cost.price) : null,
+    proven: total <= cost.cost + 1e-9,
+  };
 };
 
-const bestPacking = (items: readonly PackItem[], kinds: readonly SheetKind[], { gap, trim }: CutRules, least: number): Try | undefined => {
-  let best: Try | undefined;
-  for (const order of preferences(kinds)) {
-    const inner = order.map((kind) => ({ width: kind.width - 2 * trim + gap, height: kind.height - 2 * trim + gap }));
-    for (const recipe of recipesFor(items.length, kinds.length)) {
-      const sheets = pack(items, inner, recipe);
-      const cost = costOf(sheets, order);
-      if (!best || cheaper(cost, best.cost)) best = { sheets, kinds: order, cost };
-      if (items.length > FEW && kinds.length === 1 && best.sheets.length === least) return best;
-    }
-  }
-  return best;
-};
+const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name);
 
-const bound = (items: readonly PackItem[], kinds: readonly SheetKind[], { gap, trim }: CutRules): number => {
-  const grouped = new Map<string, BoundItem>();
-  for (const { width, height, turns } of items) {
-    const key = `${width} ${height} ${turns}`;
-    grouped.set(key, { width, height, turns, count: (grouped.get(key)?.count ?? 0) + 1 });
-  }
-  // A sheet as wide as the widest and as high as the highest holds whatever any of them holds.
-  const most = (pick: (kind: SheetKind) => number) => Math.max(...kinds.map(pick)) - 2 * trim + gap;
-  return leastSheets([...grouped.values()], { width: most((kind) => kind.width), height: most((kind) => kind.height) });
-};
-
-/** Lays cut items on sheets with edge-to-edge cuts.
- *  Shape: n items → k sheets, each item that fits placed exactly once; the order of items does not matter.
+/** Lays cut items on sheets.
+ *  Shape: n items → k sheets, each item that fits placed exactly once; the order of items does not matter. With a count of tries behind
+ *  `goOn`, equal input gives equal output.
  *  Units: µm, doll size; origin at the sheet's lower left; one knife gap between neighbours, none at the trimmed edge.
- *  Items larger than every sheet come back in `tooLarge`; nothing is thrown. Least total sheet area wins, then fewer sheets, then the larger offcut. */
-export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], rules: CutRules): Layout => {
-  const usable = kinds.filter((kind) => kind.width > 2 * rules.trim && kind.height > 2 * rules.trim);
+ *  Items larger than every sheet come back in `tooLarge`; nothing is thrown. Offcuts are used first, then what is at hand, then the least money
+ *  (or area, without prices) and the fewest sheets. `better` hears of every answer on the way. */
+export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], rules: CutRules, search: Search): Layout => {
+  const usable = [...kinds].sort(rank).filter((kind) => roomOf(kind, rules).width > 0 && roomOf(kind, rules).height > 0);
   const sorted = [...items].sort((a, b) => (a.id < b.id ? -1 : 1));
-  const placeable = sorted.filter((item) => usable.some((kind) => fitsOn(item, kind, rules)));
+  // An offcut is there only once: what fits nothing else waits for it, but two such could not both have it.
+  const bought = usable.filter(({ offcut }) => offcut === null);
+  const placeable = sorted.filter((item) => bought.some((kind) => fitsOn(item, kind, rules)));
   const tooLarge = sorted.filter((item) => !placeable.includes(item)).map(({ id }) => id);
-  if (placeable.length === 0) return { sheets: [], least: 0, tooLarge };
-  const inflated = placeable.map((item, key) => toPack(item, key, rules.gap));
-  const least = bound(inflated, usable, rules);
-  const best = bestPacking(inflated, usable, rules, least) as Try;
-  const sheets = best.sheets.map(
-    ({ kind, items: packed, largestFree }): Sheet => ({
-      kind: best.kinds[kind] as SheetKind,
-      placements: packed.map(({ key, x, y, rotated }) => {
-        const { id, lies } = placeable[key] as CutItem;
-        return { id, x: x + rules.trim, y: y + rules.trim, rotated: rotated || lies === 'turned' };
-      }),
-      offcut: { width: Math.max(0, largestFree.width - rules.gap), height: Math.max(0, largestFree.height - rules.gap) },
-    }),
-  );
-  return { sheets, least, tooLarge };
+  const nothing: Layout = { sheets: [], least: 0, tooLarge, price: 0, leastPrice: 0, proven: true };
+  if (placeable.length === 0) return nothing;
+  const inflated = placeable.map((item) => toPack(item, rules.gap));
+  const supplies = suppliesOf(usable);
+  const costs = costsOf(supplies);
+  const packKinds = supplies.map(({ kind, count }, index): Kind => {
+    const { width, height } = roomOf(kind, rules);
+    return { width: width + rules.gap, height: height + rules.gap, cost: costs[index] as number, count };
+  });
+  const prices = supplies.map(({ kind, bought: buys }) => (buys ? (kind.price ?? 0) : 0));
+  const boundOf = (effort: 'quick' | 'thorough') => leastCost(inflated, packKinds, prices, effort);
+  let bound = boundOf('quick');
+  const plan: Plan = { items: placeable, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
+  const tell = search.better && ((packed: readonly PackedSheet[]) => search.better?.(layoutOf(packed, plan, bound)));
+  const first = pack(inflated, packKinds, rules.mode, bound.cost, {
+    random: search.random,
+    goOn: () => true,
+    tries: 0,
+    ...(tell ? { better: tell } : {}),
+  });
+  const met = (packed: readonly PackedSheet[]) =>
+    packed.reduce((sum, { kind }) => sum + (packKinds[kind] as Kind).cost, 0) <= bound.cost + 1e-9;
+  if (!first) return nothing;
+  if (met(first) || search.tries === 0) return layoutOf(first, plan, bound);
+  bound = boundOf('thorough');
+  const sure: Plan = { ...plan, least: bound.sheets };
+  if (met(first)) return layoutOf(first, sure, bound);
+  const found = pack(inflated, packKinds, rules.mode, bound.cost, {
+    ...search,
+    better: (packed) => search.better?.(layoutOf(packed, sure, bound)),
+  });
+  return layoutOf(found ?? first, sure, bound);
 };

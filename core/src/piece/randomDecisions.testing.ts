@@ -86,5 +86,6 @@ export const boardOf = (thickness: number, id = 'white'): Board => ({
   nominal: dollUm(thickness),
   measured: null,
   grain: 'none',
-  sheets: [{ name: '20 × 30 in', width: dollUm(20 * 25_400), height: dollUm(30 * 25_400) }],
+  sheets: [{ name: '20 × 30 in', width: dollUm(20 * 25_400), height: dollUm(30 * 25_400), price: null, atHand: 0 }],
+  offcuts: [],
 });

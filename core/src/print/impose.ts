@@ -1,5 +1,5 @@
 // µm on paper.
-import { layOut, type Sheet } from '../cut/index.ts';
+import { FIRST_ANSWER, layOut, type Sheet } from '../cut/index.ts';
 import type { Page } from './page.ts';
 import { moved, turned } from './place.ts';
 import { fieldOf, makePage, type PageRules, type Sheetful } from './sheet.ts';
@@ -15,14 +15,19 @@ const BETWEEN = 5_000;
 export const impose = (templates: readonly Template[], rules: PageRules, setName: string): readonly Page[] => {
   const field = fieldOf(rules);
   const drawings = templates.map(drawTemplate);
-  const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0 };
+  const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0, price: null, atHand: 0, offcut: null };
   const items = drawings.map(({ width, height }, index) => ({
     id: String(index).padStart(5, '0'),
     width,
     height,
     lies: 'either' as const,
   }));
-  const { sheets, tooLarge } = layOut(items, [kind], { gap: BETWEEN, trim: 0 });
+  const { sheets, tooLarge } = layOut(
+    items,
+    [kind],
+    { gap: BETWEEN, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'free' },
+    FIRST_ANSWER,
+  );
   const small = sheets.map((sheet): Sheetful => sharedPage(sheet, templates, drawings, field.x0, field.y0));
   const large = tooLarge.flatMap((id) => {
     const template = templates[Number(id)] as Template;

@@ -1,21 +1,24 @@
 // µm. What a careful maker would notice about the boards a piece is cut from, and about its joints.
 import type { Part } from '../assembly/index.ts';
-import type { CutGroup } from '../cut/index.ts';
+import type { CutGroup, Trim } from '../cut/index.ts';
 import { dollOf, UM } from '../measure/index.ts';
 import { boardFor, type Casework, layersFor } from '../piece/index.ts';
-import { type Board, thicknessOf, USUAL_SHEETS, type UsualSheet } from '../stock/index.ts';
+import { asSold, type Board, thicknessOf, USUAL_SHEETS, type UsualSheet } from '../stock/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { idsOf, type Judged, tagged } from './judged.ts';
 
-const fits = (group: CutGroup, sheet: { readonly width: number; readonly height: number }, trim: number): boolean => {
-  const [across, along] = [Math.min(sheet.width, sheet.height) - 2 * trim, Math.max(sheet.width, sheet.height) - 2 * trim];
+const fits = (group: CutGroup, sheet: { readonly width: number; readonly height: number }, trim: Trim): boolean => {
+  const [across, along] = [
+    Math.min(sheet.width, sheet.height) - trim.left - trim.right,
+    Math.max(sheet.width, sheet.height) - trim.bottom - trim.top,
+  ];
   return (group.width <= across && group.height <= along) || (!group.grained && group.height <= across && group.width <= along);
 };
 
 const addSheet = (board: Board, sheet: UsualSheet): Mend => ({
   kind: 'add-sheet',
   detail: sheet.name,
-  edit: { kind: 'change-board', id: board.id, change: { sheets: [...board.sheets, sheet] } },
+  edit: { kind: 'change-board', id: board.id, change: { sheets: [...board.sheets, asSold(sheet)] } },
 });
 
 export const largerThanBoard = ({ piece, means, groups, built, trim }: Judged): readonly Finding[] =>

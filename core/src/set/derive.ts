@@ -1,6 +1,6 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
 import { type Assembly, type Inspection, inspect, type Order, orderOf } from '../assembly/index.ts';
-import { type CutGroup, cutList } from '../cut/index.ts';
+import { type CutGroup, cutList, type Trim } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
 import { type Bay, buildPiece, type Means, type PieceProblem } from '../piece/index.ts';
@@ -35,12 +35,18 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards }: Means, trim: number): string =>
+const keyOf = (piece: Piece, { scale, body, boards }: Means, trim: Trim): string =>
   JSON.stringify([
     piece,
     scale.doll / scale.real,
     piece.school === 'strict' ? 0 : body.doll / body.real,
-    boards.map((board) => [board.id, board.name, thicknessOf(board), board.grain, board.sheets]),
+    boards.map((board) => [
+      board.id,
+      board.name,
+      thicknessOf(board),
+      board.grain,
+      board.sheets.map(({ width, height }) => [width, height]),
+    ]),
     trim,
   ]);
 
@@ -50,7 +56,7 @@ const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] =
   return tags;
 };
 
-const derivePiece = (key: string, piece: Piece, means: Means, trim: number): DerivedPiece => {
+const derivePiece = (key: string, piece: Piece, means: Means, trim: Trim): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
   const { boards } = means;
   const built = buildPiece(piece, means);

@@ -34,6 +34,8 @@ const change = (id: string, part: object): Edit => ({ kind: 'change-piece', id, 
 const extra = read({ pieces: [{ id: 'extra', mark: 9, name: 'Stool', boards: { carcass: null } }] })
   .pieces[0] as SetDocument['pieces'][number];
 
+const NO_TRIM = { left: dollUm(0), right: dollUm(0), bottom: dollUm(0), top: dollUm(0) };
+
 describe('what tells two versions apart', () => {
   it('is nothing when they are equal, whatever the order of their fields', () => {
     const shuffled = Object.fromEntries(Object.entries(base).reverse()) as unknown as SetDocument;
@@ -64,7 +66,11 @@ describe('what tells two versions apart', () => {
       'The doll: height 290 mm → 460 mm, scale 1 : 6 → 1 : 3',
     ],
     ['the paper', { kind: 'change-set', change: { printing: { ...base.printing, paper: 'letter' } } }, 'Printing: paper A4 → Letter'],
-    ['the cutting', { kind: 'change-set', change: { cutting: { gap: dollUm(500), trim: dollUm(0) } } }, 'Cutting: knife gap 0 mm → 0.5 mm'],
+    [
+      'the cutting',
+      { kind: 'change-set', change: { cutting: { gap: dollUm(500), trim: NO_TRIM, mode: 'straight' } } },
+      'Cutting: knife gap 0 mm → 0.5 mm',
+    ],
     ['the name of the set', { kind: 'change-set', change: { name: 'Loft' } }, 'The name of the set: “Attic” → “Loft”'],
     ['the units', { kind: 'change-set', change: { units: { unit: 'mm', fine: true } } }, 'Units: mm → mm, fine'],
   ])('%s is said in words', (_, edit, words) => {

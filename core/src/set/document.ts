@@ -5,6 +5,13 @@ import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
 import { type Board, boardSchema, type PaperName } from '../stock/index.ts';
 
+/** How boards are cut: what the knife takes, what is cut off each edge of a sheet first, and whether every cut runs from edge to edge. */
+export type Cutting = {
+  readonly gap: DollUm;
+  readonly trim: { readonly left: DollUm; readonly right: DollUm; readonly bottom: DollUm; readonly top: DollUm };
+  readonly mode: 'straight' | 'free';
+};
+
 /** All that a maker decides about a set; everything else is derived from it. */
 export type SetDocument = {
   readonly format: 'bashful-parlor-set';
@@ -15,7 +22,7 @@ export type SetDocument = {
   readonly units: Units;
   readonly doll: Doll;
   readonly boards: readonly Board[];
-  readonly cutting: { readonly gap: DollUm; readonly trim: DollUm };
+  readonly cutting: Cutting;
   readonly printing: { readonly paper: PaperName; readonly margin: DollUm; readonly overlap: DollUm };
   readonly pieces: readonly Piece[];
 };
@@ -28,6 +35,10 @@ export const MOST_PIECES = 200;
 export const MOST_PARTS = 3_000;
 
 const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('mm'), fine: z.boolean().default(false) });
+
+const trim = dollField({ min: 0, max: 50 * UM.mm });
+const edge = trim.default(dollUm(0));
+const trimSides = z.strictObject({ left: edge, right: edge, bottom: edge, top: edge });
 
 type FilePiece = Omit<Piece, 'id' | 'mark'> & { readonly id?: string | undefined; readonly mark?: number | undefined };
 
@@ -59,7 +70,8 @@ const shape = z.strictObject({
   cutting: z
     .strictObject({
       gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
-      trim: dollField({ min: 0, max: 50 * UM.mm }).default(dollUm(0)),
+      trim: z.union([trim.transform((all) => ({ left: all, right: all, bottom: all, top: all })), trimSides]).prefault({}),
+      mode: z.enum(['straight', 'free']).default('straight'),
     })
     .prefault({}),
   printing: z

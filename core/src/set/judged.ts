@@ -1,5 +1,5 @@
 import type { Assembly, Inspection, Part } from '../assembly/index.ts';
-import type { CutGroup } from '../cut/index.ts';
+import type { CutGroup, Trim } from '../cut/index.ts';
 import type { Built, Means } from '../piece/index.ts';
 import type { Piece } from './document.ts';
 import type { PieceChange } from './edit.ts';
@@ -9,7 +9,7 @@ import type { Mend } from './finding.ts';
 export type Judged<P extends Piece = Piece> = {
   readonly piece: P;
   readonly means: Means;
-  readonly trim: number;
+  readonly trim: Trim;
   readonly built: Built;
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];

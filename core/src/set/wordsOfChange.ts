@@ -2,7 +2,7 @@
 import { dequal } from 'dequal/lite';
 import { scaleOf } from '../doll/index.ts';
 import { assertNever } from '../kit/index.ts';
-import { showLength, timesSmaller, type Units } from '../measure/index.ts';
+import { type DollUm, showLength, timesSmaller, type Units } from '../measure/index.ts';
 import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
 import { type Board, PAPERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
@@ -37,6 +37,12 @@ const dollChanges = (before: SetDocument, after: SetDocument, units: Units): rea
   ...(ratio(before) === ratio(after) ? [] : [`scale ${ratio(before)} → ${ratio(after)}`]),
 ];
 
+/** One size where all four edges are trimmed alike. */
+const trimText = ({ left, right, bottom, top }: SetDocument['cutting']['trim'], size: (um: DollUm) => string): string =>
+  new Set([left, right, bottom, top]).size === 1
+    ? size(left)
+    : `left ${size(left)}, right ${size(right)}, bottom ${size(bottom)}, top ${size(top)}`;
+
 const unitsText = ({ unit, fine }: Units): string => `${unit}${fine ? ', fine' : ''}`;
 
 /** The words for a setting that differs, and what it is called. */
@@ -62,7 +68,8 @@ export const changeOfSetting = (
         words: fieldChanges<SetDocument['cutting']>(
           [
             ['gap', 'knife gap', ({ gap }) => size(gap)],
-            ['trim', 'trim', ({ trim }) => size(trim)],
+            ['trim', 'trim', ({ trim }) => trimText(trim, size)],
+            ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],
           ],
           before.cutting,
           after.cutting,

@@ -1,0 +1,4 @@
+export type { Kind } from './construct.ts';
+export type { PackItem } from './items.ts';
+export { type Effort, type PackedSheet, pack } from './pack.ts';
+export type { Mode } from './space.ts';
