@@ -41,7 +41,8 @@ const areaOfRest = (node: CutNode): number => {
   return Math.max(...node.strips.map(areaOfRest));
 };
 
-const cutsIn = (node: CutNode): number =>
+/** How many cuts take a piece apart. */
+export const cutsIn = (node: CutNode): number =>
   node.kind === 'strips' ? node.strips.length - 1 + node.strips.reduce((sum, strip) => sum + cutsIn(strip), 0) : 0;
 
 /** Cuts a piece into strips one way; undefined where no line goes between the parts and nothing is left over that way. */

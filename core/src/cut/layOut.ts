@@ -1,7 +1,7 @@
 // µm, doll size, origin at the sheet's lower left corner.
 import { leastCost } from './bounds.ts';
-import { type CutNode, cutTree, treePlacements } from './cutTree.ts';
-import { type Effort, type Kind, type Mode, type PackedSheet, type PackItem, pack } from './pack/index.ts';
+import { type CutNode, cutsIn, cutTree, treePlacements } from './cutTree.ts';
+import { type Effort, type Kind, laidAnew, type Mode, type PackedSheet, type PackItem, pack } from './pack/index.ts';
 import { largestRest } from './rest.ts';
 
 /** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
@@ -112,6 +112,7 @@ const costsOf = (supplies: readonly Supply[]): readonly number[] => {
 
 type Plan = {
   readonly items: readonly CutItem[];
+  readonly packItems: readonly PackItem[];
   readonly supplies: readonly Supply[];
   readonly kinds: readonly Kind[];
   readonly rules: CutRules;
@@ -142,10 +143,28 @@ const sheetOf = ({ kind, items: packed }: PackedSheet, plan: Plan): Sheet => {
   };
 };
 
+/** A sheet that is fuller than this has no rest worth looking for. */
+const FULL = 0.9;
+
+/** Of all ways to lay what lies on a sheet, the one that leaves the largest rest, and among those the one with the fewest cuts. */
+const roomiest = (packed: PackedSheet, plan: Plan): Sheet => {
+  const { width, height } = plan.kinds[packed.kind] as Kind;
+  const filled = packed.items.reduce(
+    (sum, { item }) => sum + (plan.packItems[item] as PackItem).width * (plan.packItems[item] as PackItem).height,
+    0,
+  );
+  if (filled > FULL * width * height) return sheetOf(packed, plan);
+  const size = ({ offcut }: Sheet): number => offcut.width * offcut.height;
+  const cuts = (sheet: Sheet): number => (sheet.cuts ? cutsIn(sheet.cuts) : 0);
+  return laidAnew(packed, plan.packItems, { width, height }, plan.rules.mode)
+    .map((way) => sheetOf(way, plan))
+    .reduce((best, sheet) => (size(sheet) > size(best) || (size(sheet) === size(best) && cuts(sheet) < cuts(best)) ? sheet : best));
+};
+
 const layoutOf = (packed: readonly PackedSheet[], plan: Plan, cost: ReturnType<typeof leastCost>): Layout => {
   // What lies there is cut first.
   const turn = ({ kind, bought }: Sheet): number => (kind.offcut !== null ? 0 : bought ? 2 : 1);
-  const sheets = packed.map((sheet) => sheetOf(sheet, plan)).sort((a, b) => turn(a) - turn(b));
+  const sheets = packed.map((sheet) => roomiest(sheet, plan)).sort((a, b) => turn(a) - turn(b));
   const priced = plan.supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
   const price = priced ? sheets.reduce((sum, { kind, bought }) => sum + (bought ? (kind.price ?? 0) : 0), 0) : null;
   const total = packed.reduce((sum, { kind }) => sum + (plan.kinds[kind] as Kind).cost, 0);
@@ -186,7 +205,7 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const prices = supplies.map(({ kind, bought: buys }) => (buys ? (kind.price ?? 0) : 0));
   const boundOf = (effort: 'quick' | 'thorough') => leastCost(inflated, packKinds, prices, effort);
   let bound = boundOf('quick');
-  const plan: Plan = { items: placeable, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
+  const plan: Plan = { items: placeable, packItems: inflated, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
   const tell = search.better && ((packed: readonly PackedSheet[]) => search.better?.(layoutOf(packed, plan, bound)));
   const first = pack(inflated, packKinds, rules.mode, bound.cost, {
     random: search.random,

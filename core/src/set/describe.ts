@@ -52,6 +52,18 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'Too low to stand there',
         reason: `${article(finding.object)} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.`,
       };
+    case 'sheet-for-little':
+      return {
+        title: 'A sheet for little',
+        reason: `One more sheet of ${finding.board} is needed only for ${listed(finding.parts)}.`,
+      };
+    case 'grain-is-dear':
+      return {
+        title: 'The grain costs board',
+        reason: `With its grain one way, ${finding.board} takes ${finding.numbers.sheets} ${finding.numbers.sheets === 1 ? 'sheet' : 'sheets'} more.`,
+      };
+    case 'boards-to-buy':
+      return { title: 'Not enough board', reason: `Of ${finding.board} must be bought: ${finding.what}.` };
     case 'thickness-off-scale': {
       const { board, scaled } = finding.numbers;
       return {
@@ -173,6 +185,14 @@ export const describeMend = (mend: Mend): string => {
       return `glue up ${mend.detail} layers`;
     case 'lower':
       return 'make it lower';
+    case 'cut-freely':
+      return 'cut anywhere, not only from edge to edge';
+    case 'no-gap':
+      return 'leave nothing for the knife';
+    case 'no-trim':
+      return 'trim no edges';
+    case 'no-grain':
+      return 'let the grain run any way';
     default:
       return assertNever(mend.kind);
   }

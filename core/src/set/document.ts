@@ -10,6 +10,8 @@ export type Cutting = {
   readonly gap: DollUm;
   readonly trim: { readonly left: DollUm; readonly right: DollUm; readonly bottom: DollUm; readonly top: DollUm };
   readonly mode: 'straight' | 'free';
+  /** What the saw takes at each cut through a stick. */
+  readonly kerf: DollUm;
 };
 
 /** All that a maker decides about a set; everything else is derived from it. */
@@ -72,6 +74,7 @@ const shape = z.strictObject({
       gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
       trim: z.union([trim.transform((all) => ({ left: all, right: all, bottom: all, top: all })), trimSides]).prefault({}),
       mode: z.enum(['straight', 'free']).default('straight'),
+      kerf: dollField({ min: 0, max: 5 * UM.mm }).default(dollUm(0.5 * UM.mm)),
     })
     .prefault({}),
   printing: z

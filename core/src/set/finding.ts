@@ -31,6 +31,9 @@ export type FindingCase =
   | ({ readonly code: 'little-joint'; readonly part: string } & Numbers<'area' | 'least'>)
   | ({ readonly code: 'goes-not-under' } & Numbers<'height' | 'under'>)
   | ({ readonly code: 'thickness-off-scale'; readonly board: string } & Numbers<'board' | 'scaled'>)
+  | ({ readonly code: 'sheet-for-little'; readonly parts: readonly string[]; readonly board: string } & Numbers<'parts'>)
+  | ({ readonly code: 'grain-is-dear'; readonly board: string } & Numbers<'sheets'>)
+  | ({ readonly code: 'boards-to-buy'; readonly board: string; readonly what: string } & Numbers<'sheets'>)
   | ({ readonly code: 'tips-over' } & Numbers<'height' | 'depth'>)
   | ({ readonly code: 'no-order'; readonly parts: readonly string[] } & Numbers<never>)
   | ({ readonly code: 'parts-interfere'; readonly parts: readonly string[] } & Numbers<'pairs'>)
@@ -50,6 +53,10 @@ export const MEND_KINDS = [
   'move-pin',
   'glue-up',
   'lower',
+  'cut-freely',
+  'no-gap',
+  'no-trim',
+  'no-grain',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

@@ -1,5 +1,6 @@
-export { type BoardLayout, layOutSet } from './boards.ts';
+export { type BoardLayout, layOutSet, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
+export { cuttingFindings } from './cuttingFindings.ts';
 export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
 export { describeFinding, describeMend } from './describe.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
@@ -9,4 +10,5 @@ export type { Finding, Mend } from './finding.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { partsById, sheetDrawings } from './sheetDrawings.ts';
+export { planSticks, roundedEnd, type StickPlan } from './stickPlans.ts';
 export { templatePages, templatesOf, type Wanted } from './templates.ts';

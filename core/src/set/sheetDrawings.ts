@@ -1,10 +1,11 @@
 import type { SheetDrawing } from '../print/index.ts';
-import { bounds } from '../shape/index.ts';
+import { bounds, movedRing, type Region, type Ring } from '../shape/index.ts';
 import type { BoardLayout } from './boards.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
-type Named = { readonly tag: string; readonly name: string; readonly width: number; readonly height: number };
+/** A part by what stands on its template, its size, and its outline with the lower left corner at the origin. */
+type Named = { readonly tag: string; readonly name: string; readonly width: number; readonly height: number; readonly region: Region };
 
 /** Tag, name and size of every part of a set, by its id. */
 export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
@@ -12,7 +13,9 @@ export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
     derived.pieces.flatMap(({ made }) =>
       (made?.assembly.parts ?? []).map((part, index): [string, Named] => {
         const { x0, y0, x1, y1 } = bounds(part.region.outline);
-        return [part.id, { tag: made?.tags[index] ?? '', name: part.name, width: x1 - x0, height: y1 - y0 }];
+        const home = (ring: Ring) => movedRing(ring, -x0, -y0);
+        const region = { outline: home(part.region.outline), holes: part.region.holes.map(home) };
+        return [part.id, { tag: made?.tags[index] ?? '', name: part.name, width: x1 - x0, height: y1 - y0, region }];
       }),
     ),
   );

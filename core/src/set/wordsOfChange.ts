@@ -69,6 +69,7 @@ export const changeOfSetting = (
           [
             ['gap', 'knife gap', ({ gap }) => size(gap)],
             ['trim', 'trim', ({ trim }) => trimText(trim, size)],
+            ['kerf', 'saw cut', ({ kerf }) => size(kerf)],
             ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],
           ],
           before.cutting,
@@ -95,7 +96,12 @@ export const changeOfSetting = (
 
 const orElse = (words: readonly string[], otherwise: string): readonly string[] => (words.length > 0 ? words : [otherwise]);
 
-const sheetNames = ({ sheets }: Board): string => sheets.map(({ name }) => name).join(', ');
+const sheetNames = ({ sheets }: Board): string =>
+  sheets
+    .map(({ name, price, atHand }) =>
+      [name, ...(price === null ? [] : [`at ${price}`]), ...(atHand === 0 ? [] : [`${atHand} at hand`])].join(' '),
+    )
+    .join(', ');
 
 export const changeOfBoard = (was: Board, is: Board, units: Units): readonly string[] => {
   const thickness = (lengthUm: number | null) => (lengthUm === null ? 'not measured' : showLength(lengthUm, { ...units, fine: true }));
@@ -106,6 +112,14 @@ export const changeOfBoard = (was: Board, is: Board, units: Units): readonly str
       ['measured', 'as measured', ({ measured }) => thickness(measured)],
       ['grain', 'grain', ({ grain }) => grain],
       ['sheets', 'sheets', sheetNames],
+      [
+        'offcuts',
+        'offcuts',
+        ({ offcuts }) =>
+          offcuts.length === 0
+            ? 'none'
+            : offcuts.map(({ width, height }) => `${showLength(width, units)} × ${showLength(height, units)}`).join(', '),
+      ],
     ],
     was,
     is,

@@ -1,4 +1,4 @@
-import type { BoardLayout, DerivedSet, SetDocument } from '@parlor/core/set';
+import type { BoardLayout, DerivedSet, Finding, SetDocument, StickPlan } from '@parlor/core/set';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What the worker last made of the open set, and of which document; boards follow a moment after the pieces. */
@@ -6,15 +6,31 @@ export type DerivedState = {
   readonly set: DerivedSet | null;
   readonly from: SetDocument | null;
   readonly layouts: readonly BoardLayout[];
+  readonly sticks: readonly StickPlan[];
+  /** What a careful maker would notice about the boards; known when the search is done. */
+  readonly cuttingFindings: readonly Finding[];
   readonly layoutsFrom: SetDocument | null;
   /** How the laying out of the newest document stands. */
   readonly layingOut: 'done' | 'under way' | 'stopped';
+  /** True while better layouts than the first answers are looked for. */
+  readonly searching: boolean;
   readonly failed: boolean;
   /** True when the maker stopped the working out of the newest document. */
   readonly stopped: boolean;
 };
 
-const initial: DerivedState = { set: null, from: null, layouts: [], layoutsFrom: null, layingOut: 'done', failed: false, stopped: false };
+const initial: DerivedState = {
+  set: null,
+  from: null,
+  layouts: [],
+  sticks: [],
+  cuttingFindings: [],
+  layoutsFrom: null,
+  layingOut: 'done',
+  searching: false,
+  failed: false,
+  stopped: false,
+};
 
 const slice = createSlice({
   name: 'derived',
@@ -27,12 +43,33 @@ const slice = createSlice({
       stopped: false,
     }),
     layOutBegan: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'under way' }),
-    laidOut: (state, { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; from: SetDocument }>): DerivedState => ({
+    laidOut: (
+      state,
+      { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; sticks: readonly StickPlan[]; from: SetDocument }>,
+    ): DerivedState => ({
       ...(state as DerivedState),
       layouts: payload.layouts,
+      sticks: payload.sticks,
+      cuttingFindings: [],
       layoutsFrom: payload.from,
       layingOut: 'done',
     }),
+    searchBegan: (state): DerivedState => ({ ...(state as DerivedState), searching: true }),
+    laidBetter: (state, { payload }: PayloadAction<BoardLayout>): DerivedState => ({
+      ...(state as DerivedState),
+      layouts: (state as DerivedState).layouts.map((layout) => (layout.key === payload.key ? payload : layout)),
+    }),
+    searched: (
+      state,
+      { payload }: PayloadAction<{ layouts: readonly BoardLayout[]; sticks: readonly StickPlan[]; findings: readonly Finding[] }>,
+    ): DerivedState => ({
+      ...(state as DerivedState),
+      layouts: payload.layouts,
+      sticks: payload.sticks,
+      cuttingFindings: payload.findings,
+      searching: false,
+    }),
+    searchEnded: (state): DerivedState => ({ ...(state as DerivedState), searching: false }),
     layOutStopped: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'stopped' }),
     derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true, layingOut: 'done' }),
     derivingStopped: (state): DerivedState => ({ ...(state as DerivedState), stopped: true }),
@@ -40,5 +77,17 @@ const slice = createSlice({
   },
 });
 
-export const { derived, layOutBegan, laidOut, layOutStopped, derivationFailed, derivingStopped, derivedCleared } = slice.actions;
+export const {
+  derived,
+  layOutBegan,
+  laidOut,
+  searchBegan,
+  laidBetter,
+  searched,
+  searchEnded,
+  layOutStopped,
+  derivationFailed,
+  derivingStopped,
+  derivedCleared,
+} = slice.actions;
 export const derivedReducer = slice.reducer;

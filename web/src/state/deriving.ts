@@ -1,9 +1,21 @@
 // Follows the open document: pieces are derived and boards laid out whenever it has changed.
-import type { SetDocument } from '@parlor/core/set';
-import { derivationFailed, derived, derivedCleared, derivingStopped, laidOut, layOutBegan, layOutStopped } from './derivedSlice.ts';
+import type { BoardLayout, SetDocument } from '@parlor/core/set';
+import {
+  derivationFailed,
+  derived,
+  derivedCleared,
+  derivingStopped,
+  laidBetter,
+  laidOut,
+  layOutBegan,
+  layOutStopped,
+  searchBegan,
+  searchEnded,
+  searched,
+} from './derivedSlice.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { deriveThere, layOutThere, Stopped, stopLayOut } from './workshop.ts';
+import { deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch } from './workshop.ts';
 
 type Work = (document: SetDocument, dispatch: Dispatch) => Promise<void>;
 
@@ -38,18 +50,63 @@ const deriveNewest = onNewest(
 const layOutNewest = onNewest(
   async (from, dispatch) => {
     dispatch(layOutBegan());
-    dispatch(laidOut({ layouts: await layOutThere(from), from }));
+    const { layouts, sticks } = await layOutThere(from);
+    // A board that an edit left alone keeps the better layout that was found for it.
+    const best = layouts.map((layout) => remembered.find(({ key }) => key === layout.key) ?? layout);
+    dispatch(laidOut({ layouts: best, sticks, from }));
   },
   (problem, dispatch) => dispatch(problem instanceof Stopped ? layOutStopped() : derivationFailed()),
 );
+
+/** Somebody who is still typing is not searched for. */
+const PAUSE_MS = 500;
+
+let searchWaits: ReturnType<typeof setTimeout> | undefined;
+
+/** Gives up a search that is under way, or about to begin. */
+const dropSearch = (dispatch: Dispatch): void => {
+  clearTimeout(searchWaits);
+  stopSearch();
+  dispatch(searchEnded());
+};
+
+/** Looks for better layouts once the first answers to the newest document stand and nothing has changed for a moment. Only layouts of this very
+ *  document are put in place. */
+const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
+  clearTimeout(searchWaits);
+  searchWaits = setTimeout(async () => {
+    const { openSet, derived: now } = getState();
+    const from = openSet.document;
+    if (!from || now.layoutsFrom !== from || now.layouts.length + now.sticks.length === 0) return;
+    dispatch(searchBegan());
+    try {
+      const known = [...now.layouts, ...remembered];
+      const found = await searchThere(from, known, now.sticks, (layout) => {
+        if (getState().derived.layoutsFrom === from) dispatch(laidBetter(layout));
+      });
+      remembered = found.layouts;
+      if (getState().derived.layoutsFrom === from) dispatch(searched(found));
+    } catch (problem) {
+      dispatch(problem instanceof Stopped ? searchEnded() : derivationFailed());
+    }
+  }, PAUSE_MS);
+};
+
+/** What was searched last: boards that an edit left alone need no search again. */
+let remembered: readonly BoardLayout[] = [];
 
 listen({
   matcher: changes,
   effect: async (action, { getState, dispatch }) => {
     if (opened.match(action)) dispatch(derivedCleared());
+    dropSearch(dispatch);
     await Promise.all([deriveNewest(getState, dispatch), layOutNewest(getState, dispatch)]);
+    searchSoon(getState, dispatch);
   },
 });
+
+/** Gives up the search for better layouts; what was found so far stays. */
+export const stopSearching = (): void => dropSearch(store.dispatch);
 
 /** Stops laying out; the boards stay as they were. */
 export const stopLayingOut = (): void => stopLayOut();

@@ -1,7 +1,7 @@
 import './deriving.ts';
 
 export { type AwaySummary, api, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
-export { deriveAgain, layOutAgain, stopLayingOut } from './deriving.ts';
+export { deriveAgain, layOutAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useDerivedPiece, useEdit, useLook, useOrder, useScale, useSet, useUnits } from './hooks.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';

@@ -3,18 +3,24 @@
 import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
+import { type Solver, solverFrom } from '@parlor/core/cut';
 import type { Page } from '@parlor/core/print';
 import {
   type BoardLayout,
+  cuttingFindings,
   type DerivedPiece,
   type DerivedSet,
   derive,
+  type Finding,
   fitRule,
   layOutSet,
   meansOf,
   orderOfPiece,
+  planSticks,
   type RuleFit,
   type SetDocument,
+  type StickPlan,
+  searchOf,
   templatePages,
   type Wanted,
 } from '@parlor/core/set';
@@ -22,7 +28,14 @@ import { expose, transfer } from 'comlink';
 import fallbackFont from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
 
 export type DeriveReply = { readonly scale: DerivedSet['scale']; readonly pieces: readonly (DerivedPiece | { readonly key: string })[] };
-export type LayoutReply = readonly (BoardLayout | { readonly key: string })[];
+export type LayoutReply = { readonly layouts: readonly (BoardLayout | { readonly key: string })[]; readonly sticks: readonly StickPlan[] };
+
+/** What the search came to, after the first answers: boards, sticks, and what a careful maker would notice about them. */
+export type SearchReply = {
+  readonly layouts: readonly BoardLayout[];
+  readonly sticks: readonly StickPlan[];
+  readonly findings: readonly Finding[];
+};
 
 type Known = { readonly derived: DerivedSet; readonly layouts: readonly BoardLayout[] };
 let known: Known | undefined;
@@ -33,6 +46,15 @@ const elided = <T extends { readonly key: string }>(now: readonly T[], before: r
 /** A piece without what only this side computes with: where parts touch, and the pencil lines that follow from it. They are the larger half. */
 const slim = (piece: DerivedPiece): DerivedPiece =>
   piece.made ? { ...piece, made: { ...piece.made, inspection: { ...piece.made.inspection, contacts: [] } } } : piece;
+
+/** The solver is larger than all the rest of the worker, and is fetched when a search begins. Without it the search does what it can. */
+let asked: Promise<Solver | undefined> | undefined;
+const solver = (): Promise<Solver | undefined> => {
+  asked ??= Promise.all([import('highs'), import('highs/runtime?url')])
+    .then(async ([{ default: load }, { default: url }]) => solverFrom(await load({ locateFile: () => url })))
+    .catch(() => undefined);
+  return asked;
+};
 
 const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
@@ -48,7 +70,21 @@ const work = {
     const layouts = layOutSet(document, derived, known?.layouts);
     const reply = elided(layouts, known?.layouts ?? []);
     known = { derived, layouts };
-    return reply;
+    return { layouts: reply, sticks: planSticks(document, derived) };
+  },
+  /** Searches for better layouts than the first answers, and proves the sticks. What was searched before is taken over. */
+  search: async (
+    document: SetDocument,
+    searched: readonly BoardLayout[],
+    sticks: readonly StickPlan[],
+    onBetter: (layout: BoardLayout) => void,
+  ): Promise<SearchReply> => {
+    const derived = derive(document, known?.derived);
+    known = { derived, layouts: known?.layouts ?? [] };
+    const solve = await solver();
+    const choose = solve && { solve, seconds: 1 };
+    const layouts = layOutSet(document, derived, searched, () => searchOf(choose), onBetter);
+    return { layouts, sticks: planSticks(document, derived, sticks, solve), findings: cuttingFindings(document, derived, layouts) };
   },
   /** A set that does not lie open, for its vignette; leaves what is known alone. */
   look: (document: SetDocument): DerivedSet => {

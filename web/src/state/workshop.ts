@@ -1,8 +1,8 @@
 import type { Order } from '@parlor/core/assembly';
 import type { Page } from '@parlor/core/print';
-import type { BoardLayout, DerivedPiece, DerivedSet, RuleFit, SetDocument, Wanted } from '@parlor/core/set';
+import type { BoardLayout, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { DeriveReply, LayoutReply, Work } from './worker.ts';
+import type { DeriveReply, LayoutReply, SearchReply, Work } from './worker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it. */
 export class Stopped extends Error {}
@@ -47,6 +47,8 @@ const workshop = hire('now');
 const cuttingRoom = hire('when needed');
 /** So do pages and their PDF. */
 const press = hire('when needed');
+/** The search for better layouts takes seconds, and is given up for every change. */
+const searchRoom = hire('when needed');
 
 const restored = <T extends { readonly key: string }>(
   reply: readonly (T | { readonly key: string })[],
@@ -67,11 +69,23 @@ export const deriveThere = async (document: SetDocument): Promise<DerivedSet> =>
   return { scale: reply.scale, pieces: restored<DerivedPiece>(reply.pieces, pieces) };
 };
 
-/** Lays out the boards in the worker. Calls must not overlap. Rejects with Stopped when it was stopped. */
-export const layOutThere = async (document: SetDocument): Promise<readonly BoardLayout[]> => {
+/** First layouts of the boards and sticks, made in the worker. Calls must not overlap. Rejects with Stopped when it was stopped. */
+export const layOutThere = async (
+  document: SetDocument,
+): Promise<{ readonly layouts: readonly BoardLayout[]; readonly sticks: readonly StickPlan[] }> => {
   const reply: LayoutReply = await cuttingRoom.ask((hand) => hand.layOut(document));
-  return restored<BoardLayout>(reply, layouts);
+  return { layouts: restored<BoardLayout>(reply.layouts, layouts), sticks: reply.sticks };
 };
+
+/** Searches for better layouts, in a worker of its own that is let go whenever the set changes. */
+export const searchThere = (
+  document: SetDocument,
+  searched: readonly BoardLayout[],
+  sticks: readonly StickPlan[],
+  onBetter: (layout: BoardLayout) => void,
+): Promise<SearchReply> => searchRoom.ask((hand) => hand.search(document, searched, sticks, proxy(onBetter)));
+
+export const stopSearch = searchRoom.stop;
 
 export const stopLayOut = cuttingRoom.stop;
 

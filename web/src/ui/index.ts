@@ -8,6 +8,7 @@ export { BackHelp, CornerHelp, DoorHelp, GapHelp, GrainHelp, HoldHelp, MarginHel
 export { Keys } from './Keys.tsx';
 export { MarginNote } from './MarginNote.tsx';
 export { MeasureField } from './MeasureField.tsx';
+export { NumberField } from './NumberField.tsx';
 export { Patience, useLong } from './Patience.tsx';
 export { Picker } from './Picker.tsx';
 export { PiecePicture } from './PiecePicture.tsx';

@@ -1,0 +1,275 @@
+import { type CutStep, cutSteps, type Sheet as LaidSheet, type OffPiece, type Setting } from '@parlor/core/cut';
+import { showLength, type Units } from '@parlor/core/measure';
+import { StepBack, StepForward } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { useSet } from '../../state/index.ts';
+import { Button, cx, Sheet } from '../../ui/index.ts';
+import type { Parts } from './SheetTable.tsx';
+
+const mm = (um: number) => um / 1000;
+
+const NO_TRIM = { left: 0, right: 0, bottom: 0, top: 0 };
+
+type Lying = OffPiece & { readonly becomes: CutStep['off']['becomes'] | 'whole'; readonly part: string | null };
+
+/** What lies on the table before a step. */
+const tableBefore = (sheet: LaidSheet, steps: readonly CutStep[], step: number): readonly Lying[] => {
+  const { width, height } = sheet.kind;
+  const table = new Map<number, Lying>([[0, { piece: 0, x: 0, y: 0, width, height, becomes: 'whole', part: null }]]);
+  for (const { piece, off, stays } of steps.slice(0, step)) {
+    table.delete(piece);
+    table.set(off.piece, off);
+    table.set(stays.piece, stays);
+  }
+  return [...table.values()].filter(({ width: w, height: h }) => w > 0 && h > 0);
+};
+
+const FILLS: Readonly<Record<Lying['becomes'], string>> = {
+  whole: 'var(--paper)',
+  'cut again': 'var(--paper)',
+  part: 'var(--oat)',
+  rest: 'var(--sprig)',
+  trim: 'var(--steel)',
+};
+
+const Table = ({
+  sheet,
+  steps,
+  step,
+  parts,
+}: {
+  readonly sheet: LaidSheet;
+  readonly steps: readonly CutStep[];
+  readonly step: number;
+  readonly parts: Parts;
+}) => {
+  const { width, height } = sheet.kind;
+  const now = steps[step];
+  const line = Math.max(width, height) * 0.004;
+  const pieces = tableBefore(sheet, steps, step);
+  const at = now && pieces.find(({ piece }) => piece === now.piece);
+  return (
+    <svg
+      viewBox={`${-mm(line) * 2} ${-mm(line) * 2} ${mm(width + 4 * line)} ${mm(height + 4 * line)}`}
+      className="block max-h-[60vh] w-full"
+      role="img"
+      aria-label="What lies on the table, and where the next cut runs"
+    >
+      {pieces.map(({ piece, x, y, width: w, height: h, becomes, part }) => (
+        <g key={piece}>
+          <rect
+            x={mm(x)}
+            y={mm(height - y - h)}
+            width={mm(w)}
+            height={mm(h)}
+            fill={piece === now?.piece ? 'var(--leaf)' : FILLS[becomes]}
+            stroke="var(--graphite)"
+            strokeWidth={mm(line) / 3}
+            opacity={now && piece !== now.piece ? 0.65 : 1}
+          />
+          {part !== null && (
+            <text
+              x={mm(x + w / 2)}
+              y={mm(height - y - h / 2)}
+              fontSize={Math.min(mm(Math.min(w, h)) * 0.6, mm(Math.max(width, height)) * 0.04)}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fill="var(--ink)"
+              className="font-hand"
+            >
+              {parts.get(part)?.tag}
+            </text>
+          )}
+        </g>
+      ))}
+      {now && at && <CutLine step={now} at={at} height={height} line={line} />}
+    </svg>
+  );
+};
+
+/** The cut, with what falls off shaded. */
+const CutLine = ({
+  step,
+  at,
+  height,
+  line,
+}: {
+  readonly step: CutStep;
+  readonly at: OffPiece;
+  readonly height: number;
+  readonly line: number;
+}) => {
+  const across = step.way === 'across';
+  const { off } = step;
+  return (
+    <g>
+      <rect
+        x={mm(off.x)}
+        y={mm(height - off.y - off.height)}
+        width={mm(off.width)}
+        height={mm(off.height)}
+        fill="var(--blush)"
+        opacity={0.55}
+      />
+      <line
+        x1={mm(across ? at.x + step.setting : at.x)}
+        x2={mm(across ? at.x + step.setting : at.x + at.width)}
+        y1={mm(height - (across ? at.y : at.y + step.setting))}
+        y2={mm(height - (across ? at.y + at.height : at.y + step.setting))}
+        stroke="var(--rose)"
+        strokeWidth={mm(line)}
+      />
+    </g>
+  );
+};
+
+const becomesText = ({ becomes, part }: CutStep['off'], parts: Parts): string => {
+  const named = part === null ? undefined : parts.get(part);
+  if (named) return `${named.tag} ${named.name}`;
+  if (becomes === 'rest') return 'a rest to keep';
+  return becomes === 'trim' ? 'the trimmed edge' : 'a strip that is cut again';
+};
+
+const edgeText = ({ way }: Pick<CutStep, 'way'>): string => (way === 'across' ? 'from the left edge' : 'from the lower edge');
+
+const Words = ({
+  setting,
+  nth,
+  parts,
+  units,
+}: {
+  readonly setting: Setting;
+  readonly nth: number;
+  readonly parts: Parts;
+  readonly units: Units;
+}) => {
+  const step = setting.steps[nth] as CutStep;
+  return (
+    <div aria-live="polite" data-testid="cut-step">
+      <p className="font-hand text-lead leading-snug">
+        Rule at <strong className="text-rose">{showLength(setting.setting, units)}</strong> {edgeText(setting)}.
+        {setting.steps.length > 1 && (
+          <span className="text-graphite">
+            {' '}
+            Cut {nth + 1} of {setting.steps.length} with this setting.
+          </span>
+        )}
+      </p>
+      <p className="text-note">
+        Falls off: <strong>{becomesText(step.off, parts)}</strong>. Stays: {becomesText(step.stays, parts)}.
+      </p>
+    </div>
+  );
+};
+
+const Settings = ({
+  settings,
+  now,
+  onGo,
+  units,
+}: {
+  readonly settings: readonly Setting[];
+  readonly now: number;
+  readonly onGo: (step: number) => void;
+  readonly units: Units;
+}) => {
+  let before = 0;
+  return (
+    <ol className="max-h-[45vh] overflow-y-auto border-t border-tab" aria-label="Settings of the rule, in order">
+      {settings.map((setting) => {
+        const first = before;
+        before += setting.steps.length;
+        const open = now >= first && now < before;
+        return (
+          <li key={first}>
+            <button
+              type="button"
+              onClick={() => onGo(first)}
+              aria-current={open ? 'step' : undefined}
+              className={cx(
+                'w-full min-h-touch flex justify-between gap-3 px-2 items-center text-note text-left border-b border-dashed border-tab',
+                open ? 'bg-oat' : 'hover:bg-oat/60',
+              )}
+            >
+              <span className="font-hand text-pencil">{showLength(setting.setting, units)}</span>
+              <span className="text-graphite">
+                {edgeText(setting)} · {setting.steps.length} {setting.steps.length === 1 ? 'cut' : 'cuts'}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+};
+
+/** Cuts a sheet apart step by step: where the rule lies, what falls off, and what is cut with the same setting. */
+export const CutPlayer = ({
+  sheet,
+  title,
+  parts,
+  units,
+  onClose,
+}: {
+  readonly sheet: LaidSheet;
+  readonly title: string;
+  readonly parts: Parts;
+  readonly units: Units;
+  readonly onClose: () => void;
+}) => {
+  const { cutting } = useSet();
+  const [step, setStep] = useState(0);
+  const settings = useMemo(
+    () => (sheet.cuts ? cutSteps(sheet.kind, sheet.kind.offcut === null ? cutting.trim : NO_TRIM, sheet.cuts, cutting.gap) : []),
+    [sheet, cutting],
+  );
+  const steps = settings.flatMap((setting) => setting.steps);
+  let before = 0;
+  const setting = settings.find(({ steps: mine }) => {
+    if (step < before + mine.length) return true;
+    before += mine.length;
+    return false;
+  });
+  const last = steps.length;
+  const go = (to: number) => setStep(Math.max(0, Math.min(last, to)));
+  // The arrows turn the cuts wherever the focus is on the sheet of paper: hands are at the knife.
+  useEffect(() => {
+    const turn = ({ key }: KeyboardEvent) => {
+      const by = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0;
+      if (by !== 0) setStep((now) => Math.max(0, Math.min(last, now + by)));
+    };
+    window.addEventListener('keydown', turn);
+    return () => window.removeEventListener('keydown', turn);
+  }, [last]);
+  return (
+    <Sheet wide title={title} open onOpenChange={(open) => !open && onClose()}>
+      <div className="grid md:grid-cols-[minmax(0,1fr)_22rem] gap-6">
+        <Table sheet={sheet} steps={steps} step={step} parts={parts} />
+        <div className="space-y-3">
+          <div className="flex items-center gap-1" role="group" aria-label="Cutting it, step by step">
+            <Button look="quiet" className="px-2.5!" aria-label="One cut back" disabled={step === 0} onClick={() => go(step - 1)}>
+              <StepBack size={18} />
+            </Button>
+            <Button look="quiet" className="px-2.5!" aria-label="The next cut" disabled={step >= steps.length} onClick={() => go(step + 1)}>
+              <StepForward size={18} />
+            </Button>
+            <span className="text-note text-graphite tabular-nums">
+              {Math.min(step + 1, steps.length)} of {steps.length} cuts
+            </span>
+          </div>
+          {setting ? (
+            <Words setting={setting} nth={step - before} parts={parts} units={units} />
+          ) : (
+            <p className="font-hand text-lead" data-testid="cut-step">
+              {steps.length === 0 ? 'Nothing to cut: the sheet is the part.' : 'All parts are cut.'}
+            </p>
+          )}
+          <p className="border-l-3 border-rose pl-3 font-hand text-note text-rose">
+            A new blade, a metal rule, a mat; fingers behind the rule. Several light passes.
+          </p>
+          <Settings settings={settings} now={step} onGo={go} units={units} />
+        </div>
+      </div>
+    </Sheet>
+  );
+};

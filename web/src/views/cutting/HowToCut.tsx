@@ -1,0 +1,93 @@
+import { UM } from '@parlor/core/measure';
+import type { SetDocument } from '@parlor/core/set';
+import { useEdit, useSet } from '../../state/index.ts';
+import { Choice, GapHelp, SizeField } from '../../ui/index.ts';
+
+type Cutting = SetDocument['cutting'];
+type Trim = Cutting['trim'];
+
+const MODES = [
+  { value: 'straight', label: 'from edge to edge' },
+  { value: 'free', label: 'anywhere' },
+] as const;
+
+const EDGES = ['left', 'right', 'bottom', 'top'] as const;
+
+/** How the knife goes: what it takes, what is trimmed first, and whether every cut runs from edge to edge. */
+export const HowToCut = () => {
+  const { cutting } = useSet();
+  const edit = useEdit();
+  const change = (words: string, part: Partial<Cutting>) =>
+    edit(words, { kind: 'change-set', change: { cutting: { ...cutting, ...part } } });
+  const { trim } = cutting;
+  const alike = new Set(EDGES.map((edge) => trim[edge])).size === 1;
+  return (
+    <section aria-label="How you cut" className="space-y-3 max-w-md">
+      <h2 className="text-head">How you cut</h2>
+      <Choice
+        label="Cuts run"
+        value={cutting.mode}
+        options={MODES}
+        onChange={(mode) => change('how cuts run', { mode })}
+        hint={
+          cutting.mode === 'straight'
+            ? 'Along a rule, through the whole piece: quick and true.'
+            : 'Round each part by itself: saves board now and then, takes longer.'
+        }
+      />
+      <div className="grid grid-cols-2 gap-5">
+        <SizeField
+          label="Knife gap between parts"
+          help={<GapHelp />}
+          world="doll"
+          lengthUm={cutting.gap}
+          max={10 * UM.mm}
+          onChange={(gap) => change('the knife gap', { gap: gap as Cutting['gap'] })}
+          hint="What a cut takes away or frays."
+        />
+        <SizeField
+          label={alike ? 'Trim off each sheet edge' : 'Trim off the left edge'}
+          world="doll"
+          lengthUm={trim.left}
+          max={50 * UM.mm}
+          onChange={(all) =>
+            change('the trim', {
+              trim: alike
+                ? (Object.fromEntries(EDGES.map((edge) => [edge, all])) as unknown as Trim)
+                : { ...trim, left: all as Trim['left'] },
+            })
+          }
+          hint="Bought edges are often dented."
+        />
+      </div>
+      <details open={!alike}>
+        <summary className="text-note underline underline-offset-4 decoration-dotted min-h-touch flex items-center">
+          each edge by itself
+        </summary>
+        <div className="grid grid-cols-3 gap-5">
+          {EDGES.slice(1).map((edge) => (
+            <SizeField
+              key={edge}
+              label={`Trim, ${edge}`}
+              world="doll"
+              lengthUm={trim[edge]}
+              max={50 * UM.mm}
+              onChange={(wide) => change(`the trim at the ${edge}`, { trim: { ...trim, [edge]: wide } })}
+            />
+          ))}
+        </div>
+      </details>
+      <div className="grid grid-cols-2 gap-5">
+        <SizeField
+          fine
+          label="Saw cut through sticks"
+          world="doll"
+          lengthUm={cutting.kerf}
+          max={5 * UM.mm}
+          onChange={(kerf) => change('the saw cut', { kerf: kerf as Cutting['kerf'] })}
+          hint="What each cut turns into dust."
+        />
+      </div>
+    </section>
+  );
+};
