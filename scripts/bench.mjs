@@ -1,11 +1,15 @@
+// `npm run bench` times the application; `npm run bench:cut` says how near to the least possible the boards and sticks come.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, install, installTestTools, root } from './setup.mjs';
 
+const [what = 'main', ...rest] = process.argv.slice(2);
 install();
-installTestTools();
-build();
+if (what === 'main') {
+  installTestTools();
+  build();
+}
 
 // Bundled as the server and the workers are: what runs straight from TypeScript carries names along and is timed slower than what is shipped.
 const { build: bundle } = await import('esbuild');
@@ -14,7 +18,7 @@ const packages = ['.', 'core', 'server', 'cli', 'bench', 'e2e'].flatMap((folder)
   return Object.keys({ ...dependencies, ...devDependencies }).filter((name) => !name.startsWith('@parlor/'));
 });
 await bundle({
-  entryPoints: [join(root, 'bench/src/main.ts')],
+  entryPoints: [join(root, `bench/src/${what}.ts`)],
   outdir: join(root, 'bench/dist'),
   bundle: true,
   platform: 'node',
@@ -23,4 +27,4 @@ await bundle({
   external: packages.flatMap((name) => [name, `${name}/*`]),
   logLevel: 'warning',
 });
-execFileSync(process.execPath, [join(root, 'bench/dist/main.js')], { cwd: root, stdio: 'inherit' });
+execFileSync(process.execPath, [join(root, `bench/dist/${what}.js`), ...rest], { cwd: root, stdio: 'inherit' });

@@ -42,7 +42,8 @@ export const instancesOf = (kind: number): readonly Instance[] =>
       const draw: Draw = (from, to) => from + Math.floor(random() * (to - from + 1));
       const [most, side] = EVEN[kind - 1] ?? [0, SIDE];
       const items = Array.from({ length: count }, () => {
-        const [width, height] = kind <= 6 ? [draw(1, most), draw(1, most)] : (TYPES[mixed(kind - 7, random)] as (typeof TYPES)[number])(draw);
+        const [width, height] =
+          kind <= 6 ? [draw(1, most), draw(1, most)] : (TYPES[mixed(kind - 7, random)] as (typeof TYPES)[number])(draw);
         return { width, height };
       });
       return { side, items };

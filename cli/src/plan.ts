@@ -1,8 +1,8 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type PdfFonts, writePdf } from '@parlor/core/pdf';
-import { sheetsSvg } from '@parlor/core/print';
-import { derive, layOutSet, readSetFile, type SetDocument, sheetDrawings, templatePages } from '@parlor/core/set';
+import { boardsSvg } from '@parlor/core/print';
+import { boardPlans, derive, layOutSet, readSetFile, type SetDocument, templatePages } from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';
 import { derivedJson } from './derivedJson.ts';
 
@@ -17,7 +17,7 @@ const makeFiles = async (document: SetDocument, fonts: PdfFonts): Promise<Files>
     'derived.json': `${JSON.stringify(derivedJson(document, derived, layouts), null, 2)}\n`,
     'cut-list.csv': cutListCsv(document, derived),
     'templates.pdf': await writePdf(pages, fonts, `${document.name} · templates`),
-    'sheets.svg': sheetsSvg(sheetDrawings(document, derived, layouts)),
+    'sheets.svg': boardsSvg(boardPlans(document, derived, layouts)),
   };
 };
 

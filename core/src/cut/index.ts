@@ -16,4 +16,4 @@ export {
   type Trim,
 } from './layOut.ts';
 export type { Solved, Solver } from './solver.ts';
-export { type CutStick, cutSticks, type StickItem, type StickLayout, type StickStock } from './sticks.ts';
+export { type CutStick, cutSticks, type StickItem, type StickLayout, type StickStock, usableOf } from './sticks.ts';

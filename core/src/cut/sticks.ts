@@ -203,13 +203,16 @@ const proven = (kinds: readonly Kind[], capacity: number, solve: Solver | undefi
   return { patterns, least };
 };
 
+/** What pieces may be cut from: rounded ends are cut off with a kerf each. */
+export const usableOf = ({ length, ends, kerf }: StickStock): number => length - 2 * ends - (ends > 0 ? 2 * kerf : 0);
+
 /** Cuts pieces from sticks.
  *  Shape: n pieces → k sticks, each piece that fits once, and the fewest sticks that could do. With a solver the two are the same but for rare
  *  cases; without one the longest are laid first, and the bound is by lengths alone. */
 export const cutSticks = (items: readonly StickItem[], stock: StickStock, solve?: Solver): StickLayout => {
-  const { length, ends, kerf } = stock;
-  // n pieces from a stick with both ends cut take n − 1 kerfs; one that fills it to the end takes none. Rounded ends are cut off with a kerf each.
-  const usable = length - 2 * ends - (ends > 0 ? 2 * kerf : 0);
+  const { kerf } = stock;
+  // n pieces take n − 1 kerfs; one that fills the stick to its end takes none.
+  const usable = usableOf(stock);
   const capacity = usable + kerf;
   const sorted = [...items].sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1));
   const tooLong = sorted.filter((item) => item.length > usable).map(({ id }) => id);

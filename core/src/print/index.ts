@@ -1,5 +1,6 @@
+export { type BoardPlan, PLAN_GAP, PLAN_LAYERS, type PlanLayer, type PlanRing, type PlanText, stacked } from './boardPlan.ts';
+export { boardsSvg } from './boardsSvg.ts';
 export { impose } from './impose.ts';
 export { LINE_STYLES, type LineMark, type LineStyle, type Mark, type Page, type TextMark } from './page.ts';
 export { fieldOf, type PageRules } from './sheet.ts';
-export { type SheetDrawing, sheetsSvg } from './sheetsSvg.ts';
 export type { Template } from './template.ts';

@@ -2,12 +2,12 @@
 import type { Sheet } from '../cut/index.ts';
 import { dollUm } from '../measure/index.ts';
 import { type Board, USUAL_SHEETS } from '../stock/index.ts';
+import { partsById } from './boardPlans.ts';
 import { type BoardLayout, layOutSet } from './boards.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { applyEdit, type Edit } from './edit.ts';
 import type { Finding, Mend } from './finding.ts';
-import { partsById } from './sheetDrawings.ts';
 
 type Laid = { readonly document: SetDocument; readonly derived: DerivedSet; readonly board: Board; readonly laid: BoardLayout };
 

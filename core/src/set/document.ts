@@ -3,7 +3,10 @@ import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
-import { type Board, boardSchema, type PaperName } from '../stock/index.ts';
+import { type Board, boardSchema, type PaperName, STICK_NAMES, type StickName } from '../stock/index.ts';
+
+/** How long one stick is, and whether pieces longer than that are joined of several. */
+export type StickWish = { readonly length: DollUm; readonly joins: boolean };
 
 /** How boards are cut: what the knife takes, what is cut off each edge of a sheet first, and whether every cut runs from edge to edge. */
 export type Cutting = {
@@ -12,6 +15,8 @@ export type Cutting = {
   readonly mode: 'straight' | 'free';
   /** What the saw takes at each cut through a stick. */
   readonly kerf: DollUm;
+  /** Sticks that come in another length than usual, or may be joined where they are too short. */
+  readonly sticks: Readonly<Partial<Record<StickName, StickWish>>>;
 };
 
 /** All that a maker decides about a set; everything else is derived from it. */
@@ -75,6 +80,12 @@ const shape = z.strictObject({
       trim: z.union([trim.transform((all) => ({ left: all, right: all, bottom: all, top: all })), trimSides]).prefault({}),
       mode: z.enum(['straight', 'free']).default('straight'),
       kerf: dollField({ min: 0, max: 5 * UM.mm }).default(dollUm(0.5 * UM.mm)),
+      sticks: z
+        .partialRecord(
+          z.enum(STICK_NAMES as [StickName, ...StickName[]]),
+          z.strictObject({ length: dollField({ min: 20 * UM.mm, max: 3 * UM.m }), joins: z.boolean().default(false) }),
+        )
+        .default({}),
     })
     .prefault({}),
   printing: z

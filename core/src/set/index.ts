@@ -1,3 +1,4 @@
+export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, layOutSet, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
@@ -9,6 +10,5 @@ export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
-export { partsById, sheetDrawings } from './sheetDrawings.ts';
-export { planSticks, roundedEnd, type StickPlan } from './stickPlans.ts';
+export { partOfPiece, planSticks, roundedEnd, type StickPlan } from './stickPlans.ts';
 export { templatePages, templatesOf, type Wanted } from './templates.ts';

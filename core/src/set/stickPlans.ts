@@ -1,11 +1,23 @@
 // From derived pieces to sticks, one kind after another.
-import { cutSticks, type Solver, type StickItem, type StickLayout } from '../cut/index.ts';
+import { cutSticks, type Solver, type StickItem, type StickLayout, usableOf } from '../cut/index.ts';
 import { STICK_NAMES, STICKS, type StickName } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
-/** The sticks of one kind, and how their pieces are cut from them. */
-export type StickPlan = { readonly key: string; readonly stick: StickName; readonly layout: StickLayout };
+/** The sticks of one kind, how long one is, and how their pieces are cut from them. A piece that is joined of several has the part's id, a `#`
+ *  and a number. */
+export type StickPlan = { readonly key: string; readonly stick: StickName; readonly length: number; readonly layout: StickLayout };
+
+/** The part that a piece of stick belongs to. */
+export const partOfPiece = (id: string): string => id.split('#')[0] as string;
+
+/** Pieces longer than a stick, as equal lengths to be joined end to end; all others as they are. */
+const joined = (items: readonly StickItem[], usable: number): readonly StickItem[] =>
+  items.flatMap((item): readonly StickItem[] => {
+    const count = Math.ceil(item.length / usable);
+    if (count <= 1) return [item];
+    return Array.from({ length: count }, (_, index) => ({ id: `${item.id}#${index + 1}`, length: Math.ceil(item.length / count) }));
+  });
 
 /** Craft sticks end in half circles, which are cut off first; dowels end straight. */
 export const roundedEnd = (stick: StickName): number => (STICKS[stick].section === 'flat' ? Math.ceil(STICKS[stick].width / 2) : 0);
@@ -27,11 +39,13 @@ export const planSticks = (
   solve?: Solver,
 ): readonly StickPlan[] =>
   STICK_NAMES.flatMap((stick): readonly StickPlan[] => {
-    const items = itemsFor(derived, stick);
+    const { length, joins } = cutting.sticks[stick] ?? { length: STICKS[stick].length, joins: false };
+    const stock = { length, ends: roundedEnd(stick), kerf: cutting.kerf };
+    const whole = itemsFor(derived, stick);
+    const items = joins ? joined(whole, usableOf(stock)) : whole;
     if (items.length === 0) return [];
-    const key = JSON.stringify([stick, cutting.kerf, items]);
+    const key = JSON.stringify([stick, stock, items]);
     const known = previous.find((plan) => plan.key === key);
     if (known && (!solve || known.layout.sticks.length === known.layout.least)) return [known];
-    const stock = { length: STICKS[stick].length, ends: roundedEnd(stick), kerf: cutting.kerf };
-    return [{ key, stick, layout: cutSticks(items, stock, solve) }];
+    return [{ key, stick, length, layout: cutSticks(items, stock, solve) }];
   });

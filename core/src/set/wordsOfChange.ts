@@ -37,6 +37,12 @@ const dollChanges = (before: SetDocument, after: SetDocument, units: Units): rea
   ...(ratio(before) === ratio(after) ? [] : [`scale ${ratio(before)} → ${ratio(after)}`]),
 ];
 
+/** Only sticks that the maker said something about. */
+const sticksText = (sticks: SetDocument['cutting']['sticks'], size: (um: DollUm) => string): string =>
+  Object.entries(sticks)
+    .map(([name, wish]) => `${name} ${size(wish.length)}${wish.joins ? ', joined where too short' : ''}`)
+    .join('; ') || 'as usual';
+
 /** One size where all four edges are trimmed alike. */
 const trimText = ({ left, right, bottom, top }: SetDocument['cutting']['trim'], size: (um: DollUm) => string): string =>
   new Set([left, right, bottom, top]).size === 1
@@ -70,6 +76,7 @@ export const changeOfSetting = (
             ['gap', 'knife gap', ({ gap }) => size(gap)],
             ['trim', 'trim', ({ trim }) => trimText(trim, size)],
             ['kerf', 'saw cut', ({ kerf }) => size(kerf)],
+            ['sticks', 'sticks', ({ sticks }) => sticksText(sticks, size)],
             ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],
           ],
           before.cutting,

@@ -11,4 +11,4 @@ export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { strokeBegins, strokeEnds } from './stroke.ts';
-export { fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';
+export { boardsThere, fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';

@@ -4,9 +4,10 @@ import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
-import type { Page } from '@parlor/core/print';
+import { boardsSvg, type Page } from '@parlor/core/print';
 import {
   type BoardLayout,
+  boardPlans,
   cuttingFindings,
   type DerivedPiece,
   type DerivedSet,
@@ -100,6 +101,11 @@ const work = {
     const piece = document.pieces.find(({ id }) => id === pieceId);
     if (!piece) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };
     return fitRule(piece, meansOf(document), grid);
+  },
+  /** All boards at true size, for a plotter or another drawing program. */
+  boards: async (document: SetDocument, layouts: readonly BoardLayout[], format: 'svg' | 'dxf'): Promise<string> => {
+    const plans = boardPlans(document, derive(document, known?.derived), layouts);
+    return format === 'svg' ? boardsSvg(plans) : (await import('@parlor/core/dxf')).boardsDxf(plans);
   },
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
   pdf: async (

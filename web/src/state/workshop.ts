@@ -102,6 +102,9 @@ export const orderThere = (key: string): Promise<Order | null> => workshop.ask((
 export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>
   cuttingRoom.ask((hand) => hand.fitRule(document, pieceId, grid));
 
+export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout[], format: 'svg' | 'dxf'): Promise<string> =>
+  press.ask((hand) => hand.boards(document, layouts, format));
+
 export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<readonly Page[]> =>
   press.ask((hand) => hand.pages(document, wanted));
 

@@ -3,8 +3,7 @@
 
 import type { Solver } from '../solver.ts';
 import type { Filled, Kind } from './construct.ts';
-import type { Items } from './items.ts';
-import type { PackedSheet } from './pack.ts';
+import type { Items, PackedSheet } from './items.ts';
 import type { Space } from './space.ts';
 
 /** More sheets than this are not remembered: the program would not be done in its time. */

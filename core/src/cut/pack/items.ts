@@ -20,8 +20,8 @@ export const itemsOf = (list: readonly PackItem[]): Items => ({
   area: Float64Array.from(list, ({ width, height }) => width * height),
 });
 
-/** A place that a sheet of some kind takes: how wide and high it is inside its trim, grown by one gap, and what it costs. */
-export type Bin = { readonly kind: number; readonly width: number; readonly height: number; readonly cost: number };
-
 /** Where an item lies: its lower left corner; turned by a quarter or as it is. */
-export type Packed = { readonly item: number; readonly x: number; readonly y: number; readonly turned: boolean };
+type Packed = { readonly item: number; readonly x: number; readonly y: number; readonly turned: boolean };
+
+/** A filled sheet: its kind, by index, and what lies on it. */
+export type PackedSheet = { readonly kind: number; readonly items: readonly Packed[] };

@@ -4,11 +4,9 @@ import type { Solver } from '../solver.ts';
 import { construct, emptyOffcuts, type Filled, fitsKind, type Kind, type Recipe, sortedBy } from './construct.ts';
 import { newPatterns } from './cover.ts';
 import { layBest, RULES, type Rule } from './fit.ts';
-import { type Items, itemsOf, type Packed, type PackItem } from './items.ts';
+import { type Items, itemsOf, type PackedSheet, type PackItem } from './items.ts';
 import { type Goal, type Random, reach } from './search.ts';
 import { type Mode, newSpace } from './space.ts';
-
-export type PackedSheet = { readonly kind: number; readonly items: readonly Packed[] };
 
 /** What a search is allowed, and whom it tells. `goOn` is asked again and again; a clock may stand behind it, or a count. */
 export type Effort = {

@@ -1,8 +1,7 @@
 // The same items on one sheet, laid in every way that the orders and rules know.
 import { ORDERS } from './construct.ts';
 import { layBest, RULES, type Rule } from './fit.ts';
-import { itemsOf, type PackItem } from './items.ts';
-import type { PackedSheet } from './pack.ts';
+import { itemsOf, type PackedSheet, type PackItem } from './items.ts';
 import { clear, type Mode, newSpace } from './space.ts';
 
 /** Ways to lay what lies on a sheet, the way it lies first.

@@ -162,6 +162,9 @@ const Words = ({
   );
 };
 
+/** The setting that is cut now stays in sight in the list. */
+const intoSight = (element: HTMLElement | null): void => element?.scrollIntoView({ block: 'nearest' });
+
 const Settings = ({
   settings,
   now,
@@ -185,6 +188,7 @@ const Settings = ({
             <button
               type="button"
               onClick={() => onGo(first)}
+              ref={open ? intoSight : undefined}
               aria-current={open ? 'step' : undefined}
               className={cx(
                 'w-full min-h-touch flex justify-between gap-3 px-2 items-center text-note text-left border-b border-dashed border-tab',

@@ -3,9 +3,11 @@ import { Plus } from 'lucide-react';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Spread } from '../../ui/index.ts';
 import { BoardCard } from './BoardCard.tsx';
+import { BoardFiles } from './BoardFiles.tsx';
 import { HowToCut } from './HowToCut.tsx';
 import { Sheets } from './Sheets.tsx';
 import { Sticks } from './Sticks.tsx';
+import { SticksAtHand } from './SticksAtHand.tsx';
 
 const newBoard = (boards: SetDocument['boards']): SetDocument['boards'][number] => {
   const first = boards[0] as SetDocument['boards'][number];
@@ -29,6 +31,7 @@ const Decided = () => {
         <Plus size={18} />
         another board
       </Button>
+      <SticksAtHand />
       <HowToCut />
       <p className="border-l-3 border-rose pl-3 font-hand text-body text-rose max-w-md">
         Cut with a new blade along a metal rule, on a mat, away from the hand. A grown-up cuts for children.
@@ -67,6 +70,7 @@ export const CuttingView = () => (
         <Notes />
         <Sheets />
         <Sticks />
+        <BoardFiles />
       </>
     }
   />

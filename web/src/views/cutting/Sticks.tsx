@@ -1,6 +1,6 @@
 import type { CutStick } from '@parlor/core/cut';
 import { formatNumber, showLength, type Units } from '@parlor/core/measure';
-import { partsById, roundedEnd, type StickPlan } from '@parlor/core/set';
+import { partOfPiece, partsById, roundedEnd, type StickPlan } from '@parlor/core/set';
 import { STICKS } from '@parlor/core/stock';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
@@ -26,7 +26,8 @@ const StickDrawing = ({
 }) => {
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.desk.tag);
-  const { length, width, section } = STICKS[plan.stick];
+  const { width, section } = STICKS[plan.stick];
+  const { length } = plan;
   const end = roundedEnd(plan.stick);
   const high = Math.max(9, mm(width));
   const round = section === 'flat' ? high / 2 : section === 'round' ? 1.5 : 0;
@@ -34,7 +35,7 @@ const StickDrawing = ({
   const pieces = stick.pieces.map((piece) => {
     const from = at;
     at += piece.length + kerf;
-    return { ...piece, from, part: parts.get(piece.id) };
+    return { ...piece, from, part: parts.get(partOfPiece(piece.id)) };
   });
   const words = pieces.map(({ part, length: long }) => `${part?.tag} ${showLength(long, units)}`).join(', ');
   return (
@@ -91,7 +92,7 @@ const StickDrawing = ({
 const alike = (sticks: readonly CutStick[], parts: Parts): readonly { readonly stick: CutStick; readonly count: number }[] => {
   const kinds = new Map<string, { stick: CutStick; count: number }>();
   for (const stick of sticks) {
-    const key = stick.pieces.map(({ id, length }) => `${parts.get(id)?.tag} ${length}`).join(' ');
+    const key = stick.pieces.map(({ id, length }) => `${parts.get(partOfPiece(id))?.tag} ${length}`).join(' ');
     const known = kinds.get(key);
     if (known) known.count += 1;
     else kinds.set(key, { stick, count: 1 });
@@ -117,15 +118,15 @@ const Plan = ({
     <section aria-label={plan.stick} className="mb-5" data-stick={plan.stick}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-1">
         <h3 className="text-pencil">{plan.stick}</h3>
-        <p className="text-note">
+        <p className={sticks.length === 0 ? 'sr-only' : 'text-note'}>
           <strong>
-            {sticks.length} of {showLength(STICKS[plan.stick].length, units)}
+            {sticks.length} of {showLength(plan.length, units)}
           </strong>
           ; {sticks.length === least ? `${least} is the least possible` : `at least ${least} are needed`}
         </p>
       </header>
       {tooLong.length > 0 && (
-        <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
+        <p className="font-hand text-body text-rose border-l-3 border-rose pl-3 mb-2">
           Longer than a stick: {[...new Set(tooLong.map((id) => `${parts.get(id)?.tag} ${parts.get(id)?.name}`))].join(', ')}. Take a longer
           one, or join two over a sleeve.
         </p>
@@ -149,7 +150,7 @@ export const Sticks = () => {
   const { set, sticks } = useAppSelector((state) => state.derived);
   const parts = useMemo(() => (set ? partsById(set) : new Map()) as Parts, [set]);
   if (sticks.length === 0) return null;
-  const longest = Math.max(...sticks.map(({ stick }) => STICKS[stick].length));
+  const longest = Math.max(...sticks.map(({ length }) => length));
   const total = sticks.reduce((sum, { layout }) => sum + layout.sticks.length, 0);
   return (
     <div className="mt-8">

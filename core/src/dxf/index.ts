@@ -1,0 +1,1 @@
+export { boardsDxf } from './boardsDxf.ts';

@@ -1,0 +1,38 @@
+// µm, y up, origin at the sheet's lower left corner.
+import type { Point, Ring } from '../shape/index.ts';
+
+/** What a line on a board means. Cut through, scored for a fold, a pencil line where another part stands, the sheet's own edge. */
+export const PLAN_LAYERS = ['sheet', 'cut', 'score', 'guide', 'text'] as const;
+export type PlanLayer = (typeof PLAN_LAYERS)[number];
+
+/** A closed outline on a layer. */
+export type PlanRing = { readonly layer: Exclude<PlanLayer, 'text'>; readonly ring: Ring };
+
+/** Words in the middle of a part, as high as said. */
+export type PlanText = { readonly at: Point; readonly high: number; readonly text: string };
+
+/** A sheet as it is cut, at true size. */
+export type BoardPlan = {
+  readonly heading: string;
+  readonly width: number;
+  readonly height: number;
+  readonly rings: readonly PlanRing[];
+  readonly texts: readonly PlanText[];
+};
+
+/** Between two sheets, and round all of them. */
+export const PLAN_GAP = 20_000;
+
+/** Where each plan's lower left corner stands when all stand one above the other, the first at the top; and how large all of them are. */
+export const stacked = (
+  plans: readonly BoardPlan[],
+): { readonly width: number; readonly height: number; readonly lows: readonly number[] } => {
+  const width = Math.max(100_000, ...plans.map((plan) => plan.width)) + 2 * PLAN_GAP;
+  const height = plans.reduce((sum, plan) => sum + plan.height + PLAN_GAP, PLAN_GAP);
+  let top = height;
+  const lows = plans.map((plan) => {
+    top -= PLAN_GAP + plan.height;
+    return top;
+  });
+  return { width, height, lows };
+};
