@@ -13,9 +13,11 @@ if (what === 'main') {
 
 // Bundled as the server and the workers are: what runs straight from TypeScript carries names along and is timed slower than what is shipped.
 const { build: bundle } = await import('esbuild');
+/** Packages that Node cannot load as they are published; they are bundled. */
+const UNREADY = ['maxrects-packer'];
 const packages = ['.', 'core', 'server', 'cli', 'bench', 'e2e'].flatMap((folder) => {
   const { dependencies = {}, devDependencies = {} } = JSON.parse(readFileSync(join(root, folder, 'package.json'), 'utf8'));
-  return Object.keys({ ...dependencies, ...devDependencies }).filter((name) => !name.startsWith('@parlor/'));
+  return Object.keys({ ...dependencies, ...devDependencies }).filter((name) => !name.startsWith('@parlor/') && !UNREADY.includes(name));
 });
 await bundle({
   entryPoints: [join(root, `bench/src/${what}.ts`)],
@@ -24,6 +26,7 @@ await bundle({
   platform: 'node',
   format: 'esm',
   target: 'node20',
+  mainFields: ['module', 'main'],
   external: packages.flatMap((name) => [name, `${name}/*`]),
   logLevel: 'warning',
 });

@@ -21,7 +21,7 @@ export const itemsOf = (list: readonly PackItem[]): Items => ({
 });
 
 /** Where an item lies: its lower left corner; turned by a quarter or as it is. */
-type Packed = { readonly item: number; readonly x: number; readonly y: number; readonly turned: boolean };
+export type Packed = { readonly item: number; readonly x: number; readonly y: number; readonly turned: boolean };
 
 /** A filled sheet: its kind, by index, and what lies on it. */
 export type PackedSheet = { readonly kind: number; readonly items: readonly Packed[] };

@@ -5,6 +5,7 @@ import { construct, emptyOffcuts, type Filled, fitsKind, type Kind, type Recipe,
 import { newPatterns } from './cover.ts';
 import { layBest, RULES, type Rule } from './fit.ts';
 import { type Items, itemsOf, type PackedSheet, type PackItem } from './items.ts';
+import { mergeAll } from './merge.ts';
 import { type Goal, type Random, reach } from './search.ts';
 import { type Mode, newSpace } from './space.ts';
 
@@ -124,6 +125,10 @@ export const pack = (
   }
   if (!best) return undefined;
   if (done() || effort.tries === 0) return tidied(best, items, mode);
+  for (const [kind, room] of kinds.entries()) {
+    const whole = room.cost < costOf(best, kinds) && room.count > 0 ? mergeAll(list, room) : undefined;
+    if (whole) return [{ kind, items: whole }];
+  }
   const patterns = newPatterns(items, kinds, packedOf);
   for (const { kind, space } of best) patterns.met(kind, space);
   while (!done() && effort.goOn()) {
