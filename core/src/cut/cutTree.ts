@@ -41,6 +41,12 @@ const areaOfRest = (node: CutNode): number => {
   return Math.max(...node.strips.map(areaOfRest));
 };
 
+/** Everything that is left over, from the largest to the smallest. */
+export const cutRests = (node: CutNode): readonly Size[] =>
+  (node.kind === 'rest' ? [{ width: node.width, height: node.height }] : node.kind === 'strips' ? node.strips.flatMap(cutRests) : []).sort(
+    (a, b) => b.width * b.height - a.width * a.height,
+  );
+
 /** How many cuts take a piece apart. */
 export const cutsIn = (node: CutNode): number =>
   node.kind === 'strips' ? node.strips.length - 1 + node.strips.reduce((sum, strip) => sum + cutsIn(strip), 0) : 0;

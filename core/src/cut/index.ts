@@ -1,7 +1,7 @@
 export { type BoundItem, leastSheets } from './bounds.ts';
 export { type CutGroup, cutList, letters } from './cutList.ts';
 export { type CutStep, cutSteps, type OffPiece, type Setting } from './cutSteps.ts';
-export { type CutNode, cutTree, treePlacements } from './cutTree.ts';
+export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';
 export {
   type CutItem,

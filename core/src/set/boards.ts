@@ -5,11 +5,17 @@ import { bounds } from '../shape/index.ts';
 import type { Board } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
+import { isCut } from './isCut.ts';
 
 /** The sheets of one board. `key` is all that they depend on; `searched` says that the search has had its turn. */
 export type BoardLayout = { readonly key: string; readonly board: string; readonly layout: Layout; readonly searched: boolean };
 
-const itemsFor = (derived: DerivedSet, board: Board): readonly CutItem[] =>
+const itemsFor = (document: SetDocument, derived: DerivedSet, board: Board): readonly CutItem[] => {
+  const done = isCut(document);
+  return all(derived, board).filter(({ id, width, height }) => !done(board.id, id, width, height));
+};
+
+const all = (derived: DerivedSet, board: Board): readonly CutItem[] =>
   derived.pieces.flatMap(({ made }) =>
     (made?.assembly.parts ?? [])
       .filter((part) => part.stuff === 'board' && part.stock === board.id)
@@ -68,7 +74,7 @@ export const layOutSet = (
   better: (layout: BoardLayout) => void = () => undefined,
 ): readonly BoardLayout[] =>
   document.boards.flatMap((board): readonly BoardLayout[] => {
-    const items = itemsFor(derived, board);
+    const items = itemsFor(document, derived, board);
     if (items.length === 0) return [];
     const kinds = kindsOf(board);
     const { gap, trim, mode } = document.cutting;

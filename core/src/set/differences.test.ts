@@ -68,7 +68,12 @@ describe('what tells two versions apart', () => {
     ['the paper', { kind: 'change-set', change: { printing: { ...base.printing, paper: 'letter' } } }, 'Printing: paper A4 → Letter'],
     [
       'the cutting',
-      { kind: 'change-set', change: { cutting: { gap: dollUm(500), trim: NO_TRIM, mode: 'straight', kerf: dollUm(500), sticks: {} } } },
+      {
+        kind: 'change-set',
+        change: {
+          cutting: { gap: dollUm(500), trim: NO_TRIM, mode: 'straight', kerf: dollUm(500), sticks: {}, keep: dollUm(40_000), cut: [] },
+        },
+      },
       'Cutting: knife gap 0 mm → 0.5 mm',
     ],
     ['the name of the set', { kind: 'change-set', change: { name: 'Loft' } }, 'The name of the set: “Attic” → “Loft”'],

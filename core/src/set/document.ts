@@ -3,10 +3,31 @@ import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
-import { type Board, boardSchema, type PaperName, STICK_NAMES, type StickName } from '../stock/index.ts';
+import { type Board, boardSchema, type Offcut, offcutSchema, type PaperName, STICK_NAMES, type StickName } from '../stock/index.ts';
 
 /** How long one stick is, and whether pieces longer than that are joined of several. */
 export type StickWish = { readonly length: DollUm; readonly joins: boolean };
+
+/** A sheet that has been cut: it is laid out no more. What lay on it, where it came from, and the offcuts that it left. */
+export type CutSheet = {
+  readonly id: string;
+  readonly board: string;
+  readonly name: string;
+  readonly width: DollUm;
+  readonly height: DollUm;
+  readonly parts: readonly {
+    readonly id: string;
+    readonly x: number;
+    readonly y: number;
+    readonly rotated: boolean;
+    readonly width: number;
+    readonly height: number;
+  }[];
+  /** The offcut that was used up, where it was one; whether it was counted among those at hand. */
+  readonly offcut: Offcut | null;
+  readonly atHand: boolean;
+  readonly left: readonly string[];
+};
 
 /** How boards are cut: what the knife takes, what is cut off each edge of a sheet first, and whether every cut runs from edge to edge. */
 export type Cutting = {
@@ -15,6 +36,9 @@ export type Cutting = {
   readonly mode: 'straight' | 'free';
   /** What the saw takes at each cut through a stick. */
   readonly kerf: DollUm;
+  /** A rest is worth keeping from this on, on both sides. */
+  readonly keep: DollUm;
+  readonly cut: readonly CutSheet[];
   /** Sticks that come in another length than usual, or may be joined where they are too short. */
   readonly sticks: Readonly<Partial<Record<StickName, StickWish>>>;
 };
@@ -46,6 +70,36 @@ const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('m
 const trim = dollField({ min: 0, max: 50 * UM.mm });
 const edge = trim.default(dollUm(0));
 const trimSides = z.strictObject({ left: edge, right: edge, bottom: edge, top: edge });
+
+const micrometres = z
+  .number()
+  .int()
+  .min(0)
+  .max(5 * UM.m);
+const sheetSide = dollField({ min: 5 * UM.mm, max: 3 * UM.m });
+
+const cutSheet: z.ZodType<CutSheet> = z.strictObject({
+  id: textField(60, 1),
+  board: textField(60, 1),
+  name: textField(60, 1),
+  width: sheetSide,
+  height: sheetSide,
+  parts: z
+    .array(
+      z.strictObject({
+        id: textField(200, 1),
+        x: micrometres,
+        y: micrometres,
+        rotated: z.boolean(),
+        width: micrometres,
+        height: micrometres,
+      }),
+    )
+    .max(MOST_PARTS),
+  offcut: offcutSchema.nullable().default(null),
+  atHand: z.boolean().default(false),
+  left: z.array(textField(60, 1)).max(200).default([]),
+});
 
 type FilePiece = Omit<Piece, 'id' | 'mark'> & { readonly id?: string | undefined; readonly mark?: number | undefined };
 
@@ -80,6 +134,8 @@ const shape = z.strictObject({
       trim: z.union([trim.transform((all) => ({ left: all, right: all, bottom: all, top: all })), trimSides]).prefault({}),
       mode: z.enum(['straight', 'free']).default('straight'),
       kerf: dollField({ min: 0, max: 5 * UM.mm }).default(dollUm(0.5 * UM.mm)),
+      keep: dollField({ min: 5 * UM.mm, max: UM.m }).default(dollUm(40 * UM.mm)),
+      cut: z.array(cutSheet).max(500).default([]),
       sticks: z
         .partialRecord(
           z.enum(STICK_NAMES as [StickName, ...StickName[]]),

@@ -1,11 +1,12 @@
 export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, layOutSet, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
+export { tickCut, untickCut } from './cutSheets.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
 export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
 export { describeFinding, describeMend } from './describe.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
-export { MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';
+export { type CutSheet, MOST_PIECES, type Piece, type SetDocument, setSchema } from './document.ts';
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';

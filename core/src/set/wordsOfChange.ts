@@ -77,6 +77,8 @@ export const changeOfSetting = (
             ['trim', 'trim', ({ trim }) => trimText(trim, size)],
             ['kerf', 'saw cut', ({ kerf }) => size(kerf)],
             ['sticks', 'sticks', ({ sticks }) => sticksText(sticks, size)],
+            ['keep', 'offcuts kept from', ({ keep }) => size(keep)],
+            ['cut', 'sheets cut', ({ cut }) => String(cut.length)],
             ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],
           ],
           before.cutting,

@@ -43,6 +43,8 @@ export const sheetTypeSchema: z.ZodType<SheetType> = z.union([
   }),
 ]);
 
+export const offcutSchema: z.ZodType<Offcut> = z.strictObject({ id: textField(60, 1), width: side, height: side });
+
 export const boardSchema: z.ZodType<Board> = z.strictObject({
   id: textField(60, 1),
   name: textField(80).default('foam board'),
@@ -54,10 +56,7 @@ export const boardSchema: z.ZodType<Board> = z.strictObject({
     .min(1)
     .max(20)
     .default([asSold(USUAL_SHEETS[0] as UsualSheet)]),
-  offcuts: z
-    .array(z.strictObject({ id: textField(60, 1), width: side, height: side }))
-    .max(200)
-    .default([]),
+  offcuts: z.array(offcutSchema).max(200).default([]),
 });
 
 /** The thickness that counts: as measured, else as labelled. */

@@ -87,6 +87,15 @@ export const HowToCut = () => {
           onChange={(kerf) => change('the saw cut', { kerf: kerf as Cutting['kerf'] })}
           hint="What each cut turns into dust."
         />
+        <SizeField
+          label="Keep offcuts from"
+          world="doll"
+          lengthUm={cutting.keep}
+          min={5 * UM.mm}
+          max={UM.m}
+          onChange={(keep) => change('which offcuts are kept', { keep: keep as Cutting['keep'] })}
+          hint="On both sides; the rest is scrap."
+        />
       </div>
     </section>
   );

@@ -1,7 +1,7 @@
 import type { Placement, Sheet } from '@parlor/core/cut';
 import { formatNumber, type Units } from '@parlor/core/measure';
 import type { Point, Ring } from '@parlor/core/shape';
-import { Scissors } from 'lucide-react';
+import { Check, Scissors } from 'lucide-react';
 import { tagPointed, useAppDispatch, useAppSelector } from '../../state/index.ts';
 import { Button } from '../../ui/index.ts';
 import { type Parts, SheetTable } from './SheetTable.tsx';
@@ -75,10 +75,12 @@ type Props = {
   /** The board's thickness, for its foam edge. */
   readonly thickness: number;
   readonly onCut: () => void;
+  /** Ticks it as cut; missing while the layout is not that of the newest change. */
+  readonly onDone: (() => void) | null;
 };
 
 /** A sheet of board as it lies on the table, its foam edge towards the maker, with the parts pencilled on it. */
-export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onCut }: Props) => {
+export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onCut, onDone }: Props) => {
   const { width, height, name, offcut } = sheet.kind;
   const line = mm(most) * 0.002;
   const edge = Math.max(mm(thickness), mm(most) * 0.018);
@@ -107,9 +109,12 @@ export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onC
       <div className="flex flex-wrap items-center gap-x-3">
         {sheet.cuts && (
           <Button look="quiet" className="px-0!" onClick={onCut} aria-label={`Cut sheet ${number} step by step`}>
-            <Scissors size={16} /> cut it
+            <Scissors size={16} /> how to cut
           </Button>
         )}
+        <Button look="quiet" className="px-0!" disabled={onDone === null} onClick={() => onDone?.()} aria-label={`Sheet ${number} is cut`}>
+          <Check size={16} /> it is cut
+        </Button>
         <SheetTable sheet={sheet} parts={parts} units={units} number={number} />
       </div>
     </figure>

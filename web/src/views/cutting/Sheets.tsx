@@ -1,11 +1,12 @@
 import type { Sheet } from '@parlor/core/cut';
 import type { Units } from '@parlor/core/measure';
-import { type BoardLayout, partsById } from '@parlor/core/set';
+import { type BoardLayout, partsById, tickCut } from '@parlor/core/set';
 import { thicknessOf } from '@parlor/core/stock';
 import { useMemo, useState } from 'react';
-import { layOutAgain, stopLayingOut, stopSearching, useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { layOutAgain, stopLayingOut, stopSearching, useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
 import { Button, Patience, useLong } from '../../ui/index.ts';
 import { CutPlayer } from './CutPlayer.tsx';
+import { CutSheets } from './CutSheets.tsx';
 import { SheetDrawing } from './SheetDrawing.tsx';
 import type { Parts } from './SheetTable.tsx';
 
@@ -34,6 +35,19 @@ const Board = ({
 }) => {
   const [cutting, setCutting] = useState<number | null>(null);
   const { sheets, least, price, leastPrice } = laid.layout;
+  const document = useSet();
+  const edit = useEdit();
+  const { set, layoutsFrom, from } = useAppSelector((state) => state.derived);
+  // What is ticked must be what was planned for the set as it is now.
+  const fresh = layoutsFrom === document && from === document;
+  const tick = (sheet: Sheet) => {
+    const board = document.boards.find(({ id }) => id === laid.board);
+    if (set && board)
+      edit(
+        `a sheet of ${board.name} cut`,
+        tickCut(document, set, board, sheet, () => crypto.randomUUID()),
+      );
+  };
   const open = cutting === null ? undefined : sheets[cutting];
   const count = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`;
   return (
@@ -66,9 +80,11 @@ const Board = ({
             most={most}
             thickness={thickness}
             onCut={() => setCutting(index)}
+            onDone={fresh ? () => tick(sheet) : null}
           />
         ))}
       </div>
+      <CutSheets board={laid.board} parts={parts} units={units} />
       {open && cutting !== null && (
         <CutPlayer
           sheet={open}
@@ -119,6 +135,11 @@ export const Sheets = () => {
           <Button onClick={layOutAgain}>Lay them out</Button>
         </p>
       )}
+      {boards
+        .filter(({ id }) => !layouts.some(({ board }) => board === id))
+        .map(({ id }) => (
+          <CutSheets key={id} board={id} parts={parts} units={units} />
+        ))}
       {layouts.map((laid) => (
         <Board
           key={laid.board}
