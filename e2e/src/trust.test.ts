@@ -222,7 +222,7 @@ describe('undo and redo', () => {
     for (let press = 0; press < 7; press += 1) await h.page.keyboard.press('ArrowUp');
     await h.sizeIs(HEIGHT, '64 7/16 in');
     await h.choose('nav a[href$="/cutting"]');
-    await h.press('A3');
+    await h.press('+ A3');
     await h.choose('nav a[href$="/printing"]');
     await h.choose('[aria-label^="Undo: A3 sheets of"]');
     await h.press('Undo: height of Pot rack');

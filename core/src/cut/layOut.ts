@@ -1,7 +1,19 @@
 // µm, doll size, origin at the sheet's lower left corner.
 import { leastCost } from './bounds.ts';
 import { type CutNode, cutsIn, cutTree, treePlacements } from './cutTree.ts';
-import { type Effort, type Kind, laidAnew, type Mode, type PackedSheet, type PackItem, pack } from './pack/index.ts';
+import {
+  costOf,
+  type Effort,
+  firstAnswer,
+  improve,
+  itemsOf,
+  type Kind,
+  laidAnew,
+  type Mode,
+  type PackedSheet,
+  type PackItem,
+  tidied,
+} from './pack/index.ts';
 import { largestRest } from './rest.ts';
 
 /** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
@@ -161,10 +173,16 @@ const roomiest = (packed: PackedSheet, plan: Plan): Sheet => {
     .reduce((best, sheet) => (size(sheet) > size(best) || (size(sheet) === size(best) && cuts(sheet) < cuts(best)) ? sheet : best));
 };
 
-const layoutOf = (packed: readonly PackedSheet[], plan: Plan, cost: ReturnType<typeof leastCost>): Layout => {
+/** `lay` brings each sheet into its last form: as it lies for an answer on the way, with the largest rest for the last one. */
+const layoutOf = (
+  packed: readonly PackedSheet[],
+  plan: Plan,
+  cost: ReturnType<typeof leastCost>,
+  lay: (sheet: PackedSheet, plan: Plan) => Sheet = roomiest,
+): Layout => {
   // What lies there is cut first.
   const turn = ({ kind, bought }: Sheet): number => (kind.offcut !== null ? 0 : bought ? 2 : 1);
-  const sheets = packed.map((sheet) => roomiest(sheet, plan)).sort((a, b) => turn(a) - turn(b));
+  const sheets = packed.map((sheet) => lay(sheet, plan)).sort((a, b) => turn(a) - turn(b));
   const priced = plan.supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
   const price = priced ? sheets.reduce((sum, { kind, bought }) => sum + (bought ? (kind.price ?? 0) : 0), 0) : null;
   const total = packed.reduce((sum, { kind }) => sum + (plan.kinds[kind] as Kind).cost, 0);
@@ -177,6 +195,8 @@ const layoutOf = (packed: readonly PackedSheet[], plan: Plan, cost: ReturnType<t
     proven: total <= cost.cost + 1e-9,
   };
 };
+
+const NOBODY = (): void => undefined;
 
 const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name);
 
@@ -206,23 +226,16 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const boundOf = (effort: 'quick' | 'thorough') => leastCost(inflated, packKinds, prices, effort);
   let bound = boundOf('quick');
   const plan: Plan = { items: placeable, packItems: inflated, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
-  const tell = search.better && ((packed: readonly PackedSheet[]) => search.better?.(layoutOf(packed, plan, bound)));
-  const first = pack(inflated, packKinds, rules.mode, bound.cost, {
-    random: search.random,
-    goOn: () => true,
-    tries: 0,
-    ...(tell ? { better: tell } : {}),
-  });
-  const met = (packed: readonly PackedSheet[]) =>
-    packed.reduce((sum, { kind }) => sum + (packKinds[kind] as Kind).cost, 0) <= bound.cost + 1e-9;
+  const told = (packed: readonly PackedSheet[]): void =>
+    search.better?.(layoutOf(packed, { ...plan, least: bound.sheets }, bound, sheetOf));
+  const packing = itemsOf(inflated);
+  const first = firstAnswer(packing, packKinds, rules.mode, bound.cost, search.better ? told : NOBODY);
   if (!first) return nothing;
-  if (met(first) || search.tries === 0) return layoutOf(first, plan, bound);
-  bound = boundOf('thorough');
+  if (costOf(first, packKinds) > bound.cost + 1e-9 && search.tries > 0) bound = boundOf('thorough');
   const sure: Plan = { ...plan, least: bound.sheets };
-  if (met(first)) return layoutOf(first, sure, bound);
-  const found = pack(inflated, packKinds, rules.mode, bound.cost, {
-    ...search,
-    better: (packed) => search.better?.(layoutOf(packed, sure, bound)),
-  });
-  return layoutOf(found ?? first, sure, bound);
+  const enough = search.tries === 0 || costOf(first, packKinds) <= bound.cost + 1e-9;
+  const found = enough
+    ? tidied(first, packing, rules.mode)
+    : improve(first, inflated, packing, packKinds, rules.mode, bound.cost, { ...search, better: search.better ? told : NOBODY });
+  return layoutOf(found, sure, bound);
 };

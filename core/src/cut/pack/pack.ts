@@ -4,7 +4,7 @@ import type { Solver } from '../solver.ts';
 import { construct, emptyOffcuts, type Filled, fitsKind, type Kind, type Recipe, sortedBy } from './construct.ts';
 import { newPatterns } from './cover.ts';
 import { layBest, RULES, type Rule } from './fit.ts';
-import { type Items, itemsOf, type PackedSheet, type PackItem } from './items.ts';
+import type { Items, PackedSheet, PackItem } from './items.ts';
 import { mergeAll } from './merge.ts';
 import { type Goal, type Random, reach } from './search.ts';
 import { type Mode, newSpace } from './space.ts';
@@ -101,65 +101,64 @@ const goalsBelow = (best: readonly Filled[], items: Items, kinds: readonly Kind[
 
 const costAreaOf = ({ space }: Filled): number => space.width * space.height;
 
-/** Packs items on sheets for the least cost that it finds.
- *  Shape: n items → k filled sheets, each item once; undefined when there are too few sheets for any first answer. `least` is a lower bound on
- *  the cost: an answer that meets it is given at once. */
-export const pack = (
+/** The best of the first answers.
+ *  Shape: n items → k filled sheets, each item once; undefined when there are too few sheets. `least` is a lower bound on the cost: an answer
+ *  that meets it is given at once. */
+export const firstAnswer = (
+  items: Items,
+  kinds: readonly Kind[],
+  mode: Mode,
+  least: number,
+  better: (sheets: readonly PackedSheet[]) => void,
+): readonly Filled[] | undefined => {
+  let best: readonly Filled[] | undefined;
+  for (const recipe of recipesFor(items, kinds)) {
+    const answer = construct(items, kinds, recipe, mode);
+    if (!answer || (best && costOf(answer, kinds) >= costOf(best, kinds) - 1e-9)) continue;
+    best = answer;
+    better(answer.map(packedOf));
+    if (costOf(answer, kinds) <= least + 1e-9) break;
+  }
+  return best;
+};
+
+/** Looks for sheets that cost less than an answer, until the bound is met or it is enough. The answer's spaces are used up by that. */
+export const improve = (
+  answer: readonly Filled[],
   list: readonly PackItem[],
+  items: Items,
   kinds: readonly Kind[],
   mode: Mode,
   least: number,
   effort: Effort,
-): readonly PackedSheet[] | undefined => {
-  const items = itemsOf(list);
-  let best: readonly Filled[] | undefined;
-  const isBetter = (answer: readonly Filled[]): boolean => !best || costOf(answer, kinds) < costOf(best, kinds) - 1e-9;
-  const done = (): boolean => best !== undefined && costOf(best, kinds) <= least + 1e-9;
-  for (const recipe of recipesFor(items, kinds)) {
-    const answer = construct(items, kinds, recipe, mode);
-    if (answer && isBetter(answer)) {
-      best = answer;
-      effort.better?.(answer.map(packedOf));
-    }
-    if (done() || (best && !effort.goOn())) break;
-  }
-  if (!best) return undefined;
-  if (done() || effort.tries === 0) return tidied(best, items, mode);
+): readonly PackedSheet[] => {
+  let best = answer;
+  const done = (): boolean => costOf(best, kinds) <= least + 1e-9;
   for (const [kind, room] of kinds.entries()) {
-    const whole = room.cost < costOf(best, kinds) && room.count > 0 ? mergeAll(list, room) : undefined;
+    const whole = !done() && room.cost < costOf(best, kinds) && room.count > 0 ? mergeAll(list, room) : undefined;
     if (whole) return [{ kind, items: whole }];
   }
   const patterns = newPatterns(items, kinds, packedOf);
   for (const { kind, space } of best) patterns.met(kind, space);
+  const goOn = (tries: number): boolean => tries < effort.tries && effort.goOn();
   while (!done() && effort.goOn()) {
-    const goals: readonly Goal[] = goalsBelow(best as readonly Filled[], items, kinds, least);
     let reached: readonly Filled[] | undefined;
-    for (const goal of goals) {
-      reached = reach(
-        goal,
-        items,
-        kinds,
-        mode,
-        effort.random,
-        (tries) => tries < effort.tries && effort.goOn(),
-        effort.choose ? patterns.met : NOBODY,
-      );
+    for (const goal of goalsBelow(best, items, kinds, least)) {
+      reached = reach(goal, items, kinds, mode, effort.random, goOn, effort.choose ? patterns.met : NOBODY);
       if (reached) break;
     }
     if (!reached) break;
     best = reached.filter(({ space }) => space.count > 0);
     effort.better?.(best.map(packedOf));
   }
-  const searched = tidied(best, items, mode);
-  const chosen =
-    done() || !effort.choose ? undefined : patterns.choose(effort.choose.solve, effort.choose.seconds, costOf(searched, kinds));
-  if (!chosen || costOf(chosen, kinds) >= costOf(searched, kinds) - 1e-9) return searched;
+  const chosen = done() || !effort.choose ? undefined : patterns.choose(effort.choose.solve, effort.choose.seconds, costOf(best, kinds));
+  if (!chosen || costOf(chosen, kinds) >= costOf(best, kinds) - 1e-9) return tidied(best, items, mode);
   effort.better?.(chosen);
   return chosen;
 };
 
 /** Moves what finds room elsewhere off the emptiest sheet, so that what is left of it is large. The spaces are used up by that. */
-const tidied = (sheets: readonly Filled[], items: Items, mode: Mode): readonly PackedSheet[] => {
+export const tidied = (sheets: readonly Filled[], items: Items, mode: Mode): readonly PackedSheet[] => {
   const share = ({ space }: Filled): number => space.filled / (space.width * space.height);
   const last = sheets.reduce((least, sheet) => (share(sheet) < share(least) ? sheet : least));
   const others = sheets.filter((sheet) => sheet !== last);

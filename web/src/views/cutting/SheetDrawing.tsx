@@ -10,7 +10,7 @@ type Part = Parts extends ReadonlyMap<string, infer Value> ? Value : never;
 
 const mm = (um: number) => um / 1000;
 
-export const sizesText = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
+const sizesText = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
   `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
 
 /** A part's outline and holes where it lies, as a path: a turned one by a quarter, counter-clockwise. */
@@ -29,12 +29,14 @@ const PartOn = ({
   sheet,
   line,
   most,
+  units,
 }: {
   readonly part: Part;
   readonly placement: Placement;
   readonly sheet: Sheet;
   readonly line: number;
   readonly most: number;
+  readonly units: Units;
 }) => {
   const dispatch = useAppDispatch();
   const lit = useAppSelector((state) => state.desk.tag) === part.tag;
@@ -43,6 +45,7 @@ const PartOn = ({
   const size = Math.min(mm(Math.min(w, h)) * 0.62, mm(Math.max(w, h)) * 0.3, mm(most) * 0.042);
   return (
     <g onMouseEnter={() => dispatch(tagPointed(part.tag))} onMouseLeave={() => dispatch(tagPointed(null))}>
+      <title>{`${part.tag} ${part.name}, ${sizesText(part, units)}`}</title>
       <path
         d={pathOf(part, placement, sheet.kind.height)}
         fillRule="evenodd"
@@ -98,7 +101,9 @@ export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onC
         <rect width={mm(width)} height={mm(height)} fill="var(--paper)" stroke="var(--graphite)" strokeWidth={line} />
         {sheet.placements.map((placement) => {
           const part = parts.get(placement.id);
-          return part && <PartOn key={placement.id} part={part} placement={placement} sheet={sheet} line={line} most={most} />;
+          return (
+            part && <PartOn key={placement.id} part={part} placement={placement} sheet={sheet} line={line} most={most} units={units} />
+          );
         })}
       </svg>
       <figcaption className="text-small text-graphite mt-1">
@@ -108,11 +113,17 @@ export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onC
       </figcaption>
       <div className="flex flex-wrap items-center gap-x-3">
         {sheet.cuts && (
-          <Button look="quiet" className="px-0!" onClick={onCut} aria-label={`Cut sheet ${number} step by step`}>
+          <Button look="quiet" className="px-0!" onClick={onCut} aria-label={`how to cut sheet ${number}`}>
             <Scissors size={16} /> how to cut
           </Button>
         )}
-        <Button look="quiet" className="px-0!" disabled={onDone === null} onClick={() => onDone?.()} aria-label={`Sheet ${number} is cut`}>
+        <Button
+          look="quiet"
+          className="px-0!"
+          disabled={onDone === null}
+          onClick={() => onDone?.()}
+          aria-label={`it is cut: sheet ${number}`}
+        >
           <Check size={16} /> it is cut
         </Button>
         <SheetTable sheet={sheet} parts={parts} units={units} number={number} />
