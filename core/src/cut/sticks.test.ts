@@ -81,10 +81,10 @@ describe('sticks', () => {
     );
   });
 
-  it('are proven for 500 orders of 20 to 200 pieces', () => {
+  it('are proven for 100 orders of 20 to 200 pieces (the benchmark does 500)', () => {
     const random = seededRandom(73);
     let [proven, harder] = [0, 0];
-    for (let order = 0; order < 500; order += 1) {
+    for (let order = 0; order < 100; order += 1) {
       const count = 20 + Math.floor(random() * 181);
       const kinds = Array.from({ length: 3 + Math.floor(random() * 25) }, () => 8_000 + Math.floor(random() * 180) * 1_000);
       const items = pieces(Array.from({ length: count }, () => kinds[Math.floor(random() * kinds.length)] as number));
@@ -93,7 +93,7 @@ describe('sticks', () => {
       if (cutSticks(items, DOWEL).sticks.length > layout.sticks.length) harder += 1;
       if (order % 25 === 0) expect(faults(layout, items, DOWEL)).toEqual([]);
     }
-    expect(proven).toBe(500);
+    expect(proven).toBe(100);
     // Laying the longest first is not enough for all of them: the solver has something to do.
     expect(harder).toBeGreaterThan(0);
   });
