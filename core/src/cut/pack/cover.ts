@@ -1,6 +1,7 @@
 // The last step: of all good sheets that the search has met, the cheapest choice that holds every item, as a whole-number program. Source:
 // set covering for bin packing, Monaci & Toth, "A set-covering-based heuristic approach for bin-packing problems" (2006), recalled.
 
+import { seededRandom } from '../../kit/index.ts';
 import type { Solver } from '../solver.ts';
 import type { Filled, Kind } from './construct.ts';
 import type { Items, PackedSheet } from './items.ts';
@@ -20,18 +21,25 @@ export const newPatterns = (items: Items, kinds: readonly Kind[], packedOf: (fil
     typeOf[item] = types.get(key) ?? types.size;
     types.set(key, typeOf[item] as number);
   }
-  const known = new Map<string, Pattern>();
-  let bar = 0;
+  // Each size has a whole number of its own at random, so that the sum over a sheet tells what lies there.
+  const random = seededRandom(1);
+  const mark = Float64Array.from({ length: types.size }, () => 64 * Math.floor(random() * 2 ** 40));
+  const known = new Map<number, Pattern>();
+  // What is much emptier than all sheets on average is in no cheaper choice.
+  const whole = kinds.reduce((most, { width, height }) => Math.max(most, width * height), 0);
+  const area = items.area.reduce((sum, each) => sum + each, 0);
+  let bar = area / (whole * Math.ceil(area / whole)) - 0.1;
   const met = (kind: number, space: Space): void => {
     const filled = space.filled / (space.width * space.height);
     if (filled < bar) return;
+    let key = kind;
+    for (let at = 0; at < space.count; at += 1) key += mark[typeOf[space.item[at] as number] as number] as number;
+    if (known.has(key)) return;
     const units = new Map<number, number>();
     for (let at = 0; at < space.count; at += 1) {
       const type = typeOf[space.item[at] as number] as number;
       units.set(type, (units.get(type) ?? 0) + 1);
     }
-    const key = `${kind}:${[...units].sort((a, b) => a[0] - b[0]).join(' ')}`;
-    if (known.has(key)) return;
     known.set(key, { kind, filled, units, sheet: packedOf({ kind, space }) });
     if (known.size < 2 * MOST_PATTERNS) return;
     const best = [...known].sort((a, b) => b[1].filled - a[1].filled).slice(0, MOST_PATTERNS);
