@@ -44,7 +44,7 @@ const preferences = (kinds: readonly Kind[]): readonly (readonly number[])[] => 
   return byWorth.map((first) => [first, ...byWorth.filter((kind) => kind !== first)]);
 };
 
-const MOST_PAIRS = 4e6;
+const MOST_PAIRS = 1e6;
 
 const recipesFor = (items: Items, kinds: readonly Kind[]): readonly Recipe[] => {
   const orders = [0, 1, 2, 3, 4, 5].map((order) => sortedBy(items, order));
