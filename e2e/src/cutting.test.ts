@@ -101,7 +101,7 @@ describe('a sheet that is ticked', () => {
       `${WHITE} figure`,
       before,
     );
-    await h.reads('li', /^52 × 42 mm/);
+    await h.reads('fieldset li', /^\d+(\.\d+)? × \d+(\.\d+)? mm/);
     await h.press('not cut after all');
     await page.waitForFunction(() => document.querySelector('[data-testid="cut-sheets"]') === null, { polling: 100 });
     await page.waitForFunction(
