@@ -4,29 +4,21 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
-import { hand } from './hand.ts';
+import { getUp, sitDown, type Table } from './table.ts';
 
-let app: App;
+let table: Table;
 let browser: Browser;
 let page: Page;
-let h: ReturnType<typeof hand>;
-const faults: string[] = [];
+let h: Table['h'];
+let faults: readonly string[];
 
 beforeAll(async () => {
-  [app, browser] = await Promise.all([startApp(), launch()]);
-  page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 1000 });
-  page.on('pageerror', (problem) => faults.push(String(problem)));
-  h = hand(page, app.address);
+  table = await sitDown(1000);
+  ({ browser, page, h, faults } = table);
   await h.go('/sets/harbour-post-office/cutting');
   await h.see('[data-testid="bound"]');
 });
-afterAll(async () => {
-  await browser.close();
-  await stopApp(app);
-});
+afterAll(() => getUp(table));
 
 /** Types a plain number over what stands in a field, found by its label. */
 const number = async (label: string, value: string): Promise<void> => {

@@ -1,26 +1,17 @@
 // The model is drawn in software here, which is slow; so only this file looks at it.
-import type { Browser, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
-import { hand } from './hand.ts';
+import { getUp, sitDown, type Table } from './table.ts';
 
-let app: App;
-let browser: Browser;
+let table: Table;
 let page: Page;
-let h: ReturnType<typeof hand>;
-const faults: string[] = [];
+let h: Table['h'];
+
 beforeAll(async () => {
-  [app, browser] = await Promise.all([startApp(), launch('with 3D')]);
-  page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  page.on('pageerror', (problem) => faults.push(String(problem)));
-  h = hand(page, app.address);
+  table = await sitDown(800, 'with 3D');
+  ({ page, h } = table);
 });
-afterAll(async () => {
-  await browser.close();
-  await stopApp(app);
-});
+afterAll(() => getUp(table));
 
 /** The picture that stands on the canvas, once it has not changed for a moment. */
 const picture = async (): Promise<string> => {

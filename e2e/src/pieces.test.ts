@@ -1,27 +1,18 @@
 // Pieces of every family on the very screens: found in the library, changed on every side, built step by step.
-import type { Browser, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
-import { hand } from './hand.ts';
+import { getUp, sitDown, type Table } from './table.ts';
 
-let app: App;
-let browser: Browser;
+let table: Table;
 let page: Page;
-let h: ReturnType<typeof hand>;
-const faults: string[] = [];
+let h: Table['h'];
+let faults: readonly string[];
 
 beforeAll(async () => {
-  [app, browser] = await Promise.all([startApp(), launch()]);
-  page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 1000 });
-  page.on('pageerror', (problem) => faults.push(String(problem)));
-  h = hand(page, app.address);
+  table = await sitDown(1000);
+  ({ page, h, faults } = table);
 });
-afterAll(async () => {
-  await browser.close();
-  await stopApp(app);
-});
+afterAll(() => getUp(table));
 
 const found = () => page.$$eval('[data-preset]', (tickets) => tickets.map((ticket) => ticket.getAttribute('data-preset')));
 const search = async (words: string): Promise<void> => {

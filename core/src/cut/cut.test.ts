@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../kit/index.ts';
 import { UM } from '../measure/index.ts';
 import { canBeCutStraight, sheetFaults } from './checkLayout.testing.ts';
+import { fewest } from './fewest.testing.ts';
 import {
   type CutItem,
   type CutRules,
@@ -294,27 +295,6 @@ describe('the least number of sheets', () => {
 
   it('raised sizes never say more than the fewest strips that enumeration finds', () => {
     // One row of items on a sheet as high as they are: bin packing of lengths, small enough to try every way.
-    const fewest = (lengths: readonly number[], capacity: number): number => {
-      let best = lengths.length;
-      const lay = (at: number, rests: readonly number[]): void => {
-        if (rests.length >= best) return;
-        const length = lengths[at];
-        if (length === undefined) {
-          best = rests.length;
-          return;
-        }
-        rests.forEach((rest, index) => {
-          if (rest >= length && rests.indexOf(rest) === index)
-            lay(
-              at + 1,
-              rests.map((each, other) => (other === index ? each - length : each)),
-            );
-        });
-        lay(at + 1, [...rests, capacity - length]);
-      };
-      lay(0, []);
-      return best;
-    };
     let sharper = 0;
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 30 }), { minLength: 1, maxLength: 9 }), (lengths) => {
@@ -328,10 +308,7 @@ describe('the least number of sheets', () => {
           leastSheets(grouped, { width: 30, height: 10 }),
           leastSheets(grouped, { width: 30, height: 10 }, 'thorough'),
         ];
-        const true_ = fewest(
-          [...lengths].sort((a, b) => b - a),
-          30,
-        );
+        const true_ = fewest(lengths, 30);
         expect(quick).toBeLessThanOrEqual(true_);
         expect(thorough).toBeLessThanOrEqual(true_);
         if (thorough > quick) sharper += 1;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../kit/index.ts';
+import { fewest } from './fewest.testing.ts';
 import { cutSticks, type StickItem, type StickLayout, type StickStock } from './index.ts';
 import { solve } from './solver.testing.ts';
 
@@ -46,36 +47,10 @@ describe('sticks', () => {
   });
 
   it('as few as trying every way finds, for small orders', () => {
-    const fewest = (lengths: readonly number[], capacity: number): number => {
-      let best = lengths.length;
-      const lay = (at: number, rests: readonly number[]): void => {
-        const length = lengths[at];
-        if (rests.length >= best) return;
-        if (length === undefined) {
-          best = rests.length;
-          return;
-        }
-        rests.forEach((rest, index) => {
-          if (rest >= length && rests.indexOf(rest) === index)
-            lay(
-              at + 1,
-              rests.map((each, other) => (other === index ? each - length : each)),
-            );
-        });
-        lay(at + 1, [...rests, capacity - length]);
-      };
-      lay(0, []);
-      return best;
-    };
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 10, max: 70 }), { minLength: 1, maxLength: 10 }), (lengths) => {
         const { sticks } = cutSticks(pieces(lengths), { length: 100, ends: 0, kerf: 0 }, solve);
-        expect(sticks.length).toBe(
-          fewest(
-            [...lengths].sort((a, b) => b - a),
-            100,
-          ),
-        );
+        expect(sticks.length).toBe(fewest(lengths, 100));
       }),
       { seed: 72, numRuns: 200 },
     );
