@@ -18,6 +18,9 @@ const WAYS: readonly Vec3[] = [
 
 const wayIndex = (axis: Axis, forwards: boolean): number => (forwards ? [1, 2, 0] : [3, 5, 4])[axis] as number;
 
+/** The axis of each of the ways; the first three lead forwards. */
+const AXES: readonly Axis[] = [2, 0, 1, 0, 2, 1];
+
 /** Beyond every piece that the schema allows. */
 const FAR = 20_000_000;
 
@@ -62,43 +65,81 @@ const overlapAcross = (a: Box, b: Box, axis: Axis): boolean => {
   return a.min[one] < b.max[one] && b.min[one] < a.max[one] && a.min[two] < b.max[two] && b.min[two] < a.max[two];
 };
 
-/** Who stands in whose way.
- *  Shape: n parts and their boxes → n lists. What leaves forwards past another is what the other would leave backwards past it, so each
- *  pair is looked at once for each way. */
-export const blockingOf = (parts: readonly Part[], boxes: readonly Box[]): Blocking => {
+/** The ways in which each part may leave, and whether another stands in such a way. */
+type Blockers = {
+  readonly ways: readonly (readonly Vec3[])[];
+  readonly meetsOnWay: (mover: number, other: number, way: Vec3) => boolean;
+};
+
+const blockersOf = (parts: readonly Part[], boxes: readonly Box[]): Blockers => {
   const square = parts.map(isSquare);
   const plain = parts.map(countsAsBox);
-  const all = parts.map((part, index) => {
-    const n = normalOf(part.pose);
-    const ways = square[index] ? WAYS : [...WAYS, n, [-n[0], -n[1], -n[2]] as Vec3, part.pose.u, part.pose.v];
-    return { ways, by: ways.map(() => new Set<number>()) };
-  });
   const rough = parts.map(plainly);
+  const ways = parts.map(({ pose }, index) => {
+    const n = normalOf(pose);
+    return square[index] ? WAYS : [...WAYS, n, [-n[0], -n[1], -n[2]] as Vec3, pose.u, pose.v];
+  });
   const meetsOnWay = (a: number, b: number, way: Vec3): boolean => {
     const [one, other] = [parts[a] as Part, parts[b] as Part];
     if (plain[a] && plain[b]) return true;
     if (square[a] && square[b]) return shareVolume(drawnOut(one, way), other, sweptBox(boxes[a] as Box, way), boxes[b] as Box);
     return convexOf(rough[a] as Part).some((mover) => convexOf(rough[b] as Part).some((stands) => meets(mover, stands, way, FAR)));
   };
+  return { ways, meetsOnWay };
+};
+
+/** Whether a box lies in the way of another that leaves along an axis. */
+const lies = (mover: Box, other: Box, axis: Axis, forwards: boolean): boolean =>
+  overlapAcross(mover, other, axis) && (forwards ? other.max[axis] > mover.min[axis] : other.min[axis] < mover.max[axis]);
+
+/** Who stands in whose way.
+ *  Shape: n parts and their boxes → n lists. What leaves forwards past another is what the other would leave backwards past it, so each
+ *  pair is looked at once for each way. */
+export const blockingOf = (parts: readonly Part[], boxes: readonly Box[]): Blocking => {
+  const { ways, meetsOnWay } = blockersOf(parts, boxes);
+  const all = ways.map((mine) => ({ ways: mine, by: mine.map(() => new Set<number>()) }));
   for (let a = 0; a < parts.length; a += 1) {
-    const boxA = boxes[a] as Box;
     for (let b = a + 1; b < parts.length; b += 1) {
-      const boxB = boxes[b] as Box;
       for (const axis of [0, 1, 2] as const) {
-        if (!overlapAcross(boxA, boxB, axis)) continue;
         for (const forwards of [true, false]) {
-          const ahead = forwards ? boxB.max[axis] > boxA.min[axis] : boxB.min[axis] < boxA.max[axis];
           const way = WAYS[wayIndex(axis, forwards)] as Vec3;
-          if (!ahead || !meetsOnWay(a, b, way)) continue;
+          if (!lies(boxes[a] as Box, boxes[b] as Box, axis, forwards) || !meetsOnWay(a, b, way)) continue;
           all[a]?.by[wayIndex(axis, forwards)]?.add(b);
           all[b]?.by[wayIndex(axis, !forwards)]?.add(a);
         }
       }
     }
-    if (square[a]) continue;
-    all[a]?.ways.slice(WAYS.length).forEach((way, number) => {
+    ways[a]?.slice(WAYS.length).forEach((way, number) => {
       for (let b = 0; b < parts.length; b += 1) if (b !== a && meetsOnWay(a, b, way)) all[a]?.by[WAYS.length + number]?.add(b);
     });
   }
   return all;
+};
+
+/** The parts, by index, that no order can bring to their places, because each is in another's way; empty for what can be built.
+ *  A part that is out of a way never comes into it again, so each way remembers how far it was looked along. */
+export const stuckIn = (parts: readonly Part[], boxes: readonly Box[]): readonly number[] => {
+  const { ways, meetsOnWay } = blockersOf(parts, boxes);
+  const clear = ways.map((mine) => mine.map(() => 0));
+  const standing = new Set(parts.keys());
+  const inTheWay = (part: number, way: number, other: number): boolean => {
+    if (other === part || !standing.has(other)) return false;
+    const axis = AXES[way];
+    if (axis !== undefined && !lies(boxes[part] as Box, boxes[other] as Box, axis, way < 3)) return false;
+    // What leaves forwards past another is what the other would leave backwards past it.
+    return axis !== undefined && other < part
+      ? meetsOnWay(other, part, WAYS[wayIndex(axis, way >= 3)] as Vec3)
+      : meetsOnWay(part, other, ways[part]?.[way] as Vec3);
+  };
+  const isFree = (part: number): boolean =>
+    (ways[part] as readonly Vec3[]).some((_, way) => {
+      const looked = clear[part] as number[];
+      while ((looked[way] as number) < parts.length && !inTheWay(part, way, looked[way] as number)) (looked[way] as number) += 1;
+      return looked[way] === parts.length;
+    });
+  for (let before = -1; before !== standing.size; ) {
+    before = standing.size;
+    for (const part of standing) if (isFree(part)) standing.delete(part);
+  }
+  return [...standing];
 };

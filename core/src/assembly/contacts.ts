@@ -42,12 +42,12 @@ export const outlineOf = ({ plane, ring }: Contact): readonly Vec3[] =>
     return [Math.round(x), Math.round(y), Math.round(z)];
   });
 
-/** A face in its plane; `region` is null where the face is the whole of its box. */
+/** A face in its plane; `region` is null where the face is the whole of its box, and drawn only when it is asked for. */
 type Face = {
   readonly part: number;
   readonly name: FaceName;
   readonly looks: 1 | -1;
-  readonly region: Region | null;
+  readonly region: (() => Region) | null;
   readonly box: Rect;
 };
 type Plane = { readonly basis: Pose; readonly faces: Face[] };
@@ -168,28 +168,27 @@ const addEdge = (found: Found, part: Part, index: number, from: Point, to: Point
   const { plane, looks } = planeFor(found, normal, toSpace(pose, from));
   const [low, high] = [into(plane.basis, pose, 0), into(plane.basis, pose, thickness)];
   const outline = [low(from), low(to), high(to), high(from)];
-  const region = upright && isSquare(part) ? null : { outline, holes: [] };
+  const region = upright && isSquare(part) ? null : () => ({ outline, holes: [] });
   plane.faces.push({ part: index, name: 'edge', looks, region, box: bounds(outline) });
 };
 
-const addFaces = (found: Found, part: Part, index: number): void => {
+const addFaces = (found: Found, part: Part, index: number, { min, max }: Box): void => {
   const { pose, thickness, region } = part;
   const normal = normalOf(pose);
+  const axis = squareAxis(normal);
   const first = region.outline[0] as Point;
   for (const [name, height, way] of [
     ['front', thickness, normal],
     ['back', 0, scaled(normal, -1)],
   ] as const) {
     const { plane, looks } = planeFor(found, way, toSpace(pose, first, height));
-    const place = into(plane.basis, pose, height);
-    const outline = region.outline.map(place);
-    plane.faces.push({
-      part: index,
-      name,
-      looks,
-      region: { outline, holes: region.holes.map((hole) => hole.map(place)) },
-      box: bounds(outline),
-    });
+    const draw = (): Region => {
+      const place = into(plane.basis, pose, height);
+      return { outline: region.outline.map(place), holes: region.holes.map((hole) => hole.map(place)) };
+    };
+    // The box round a part that lies square is the box round its faces.
+    const box = axis !== undefined && isSquare(part) ? FACE_RECT[axis](min, max) : bounds(draw().outline);
+    plane.faces.push({ part: index, name, looks, region: draw, box });
   }
   for (const ring of [region.outline, ...region.holes]) {
     const facets = ring.length > 12;
@@ -203,15 +202,15 @@ const planesOf = (parts: readonly Part[], boxes: readonly Box[]): Iterable<Plane
   const found: Found = { planes: new Map(), slanted: new Map() };
   for (const [index, part] of parts.entries()) {
     if (isSquare(part) && isPlainBox(part)) addBoxFaces(found, part, index, boxes[index] as Box);
-    else addFaces(found, part, index);
+    else addFaces(found, part, index, boxes[index] as Box);
   }
   return [...found.planes.values(), ...[...found.slanted.values()].flat()];
 };
 
-const regionOf = ({ region, box }: Face): Region => region ?? { outline: rectRing(box.x0, box.y0, box.x1, box.y1), holes: [] };
+const regionOf = ({ region, box }: Face): Region => region?.() ?? { outline: rectRing(box.x0, box.y0, box.x1, box.y1), holes: [] };
 
 const sharedBy = (a: Face, b: Face): readonly Ring[] => {
-  if (a.region || b.region) return intersection(regionOf(a), regionOf(b));
+  if (a.region || b.region) return intersection(regionOf(a), regionOf(b), a.box, b.box);
   const [x0, y0, x1, y1] = [
     Math.max(a.box.x0, b.box.x0),
     Math.max(a.box.y0, b.box.y0),

@@ -1,15 +1,24 @@
 // µm, doll size. Parts as convex solids, for those that do not stand square: found by separating axes (Gottschalk, Lin & Manocha 1996,
 // recalled), at rest and while one moves along a line.
-import earcut from 'earcut';
-import { add, cross, dot, normalOf, type Point, scaled, toSpace, type Vec3 } from '../shape/index.ts';
+import { add, cross, dot, isConvex, normalOf, type Point, scaled, toSpace, trianglesOf, type Vec3 } from '../shape/index.ts';
 import type { Box, Part } from './part.ts';
 
-/** A convex solid by its corners, the box round them, the directions of its faces and of its edges (parallel ones once). */
+type Directions = { readonly normals: readonly Vec3[]; readonly edges: readonly Vec3[] };
+
+/** A convex solid by its corners, the box round them, and the directions of its faces and of its edges (parallel ones once), which most
+ *  solids are never asked for: their boxes tell them apart. */
 export type Convex = {
   readonly points: readonly Vec3[];
   readonly bounds: Box;
-  readonly normals: readonly Vec3[];
-  readonly edges: readonly Vec3[];
+  readonly directions: () => Directions;
+};
+
+const once = <T>(make: () => T): (() => T) => {
+  let made: T | undefined;
+  return () => {
+    made ??= make();
+    return made;
+  };
 };
 
 const boxRound = (points: readonly Vec3[]): Box => {
@@ -26,11 +35,6 @@ const boxRound = (points: readonly Vec3[]): Box => {
   }
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
 };
-
-const turns = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]);
-
-const isConvex = (ring: readonly Point[]): boolean =>
-  ring.every((point, index) => turns(point, ring[(index + 1) % ring.length] as Point, ring[(index + 2) % ring.length] as Point) >= 0);
 
 /** The directions of a ring's sides in its plane, parallel ones once: told apart by their angle to a millionth. */
 const waysOf = (ring: readonly Point[]): readonly Point[] => {
@@ -49,23 +53,17 @@ const prism = (part: Part, ring: readonly Point[]): Convex => {
   const { pose, thickness } = part;
   const normal = normalOf(pose);
   const points = ring.flatMap((point) => [toSpace(pose, point), toSpace(pose, point, thickness)]);
-  const ways = waysOf(ring).map(([x, y]) => add(scaled(pose.u, x), scaled(pose.v, y)));
-  return { points, bounds: boxRound(points), normals: [normal, ...ways.map((way) => cross(way, normal))], edges: [normal, ...ways] };
+  const directions = once(() => {
+    const ways = waysOf(ring).map(([x, y]) => add(scaled(pose.u, x), scaled(pose.v, y)));
+    return { normals: [normal, ...ways.map((way) => cross(way, normal))], edges: [normal, ...ways] };
+  });
+  return { points, bounds: boxRound(points), directions };
 };
 
 const solidsOf = (part: Part): readonly Convex[] => {
   const { outline, holes } = part.region;
-  if (holes.length === 0 && isConvex(outline)) return [prism(part, outline)];
-  const rings = [outline, ...holes];
-  const points = rings.flat();
-  const starts = rings.slice(0, -1).map((_, index) => rings.slice(0, index + 1).flat().length);
-  const corners = earcut(points.flat(), starts);
-  return Array.from({ length: corners.length / 3 }, (_, index) => {
-    const [a, b, c] = [0, 1, 2].map((corner) => points[corners[index * 3 + corner] as number] as Point) as [Point, Point, Point];
-    return turns(a, b, c) > 0 ? [a, b, c] : [a, c, b];
-  })
-    .filter(([a, b, c]) => turns(a as Point, b as Point, c as Point) !== 0)
-    .map((triangle) => prism(part, triangle));
+  const rings = holes.length === 0 && isConvex(outline) ? [outline] : trianglesOf(part.region);
+  return rings.map((ring) => prism(part, ring));
 };
 
 /** Parts are never written to, so what was made of one holds as long as it lives. */
@@ -94,10 +92,11 @@ const spanOn = (axis: Vec3, points: readonly Vec3[]): Span => {
 };
 
 const axesBetween = function* (a: Convex, b: Convex): Iterable<Vec3> {
-  yield* a.normals;
-  yield* b.normals;
-  for (const one of a.edges) {
-    for (const other of b.edges) {
+  const [mine, theirs] = [a.directions(), b.directions()];
+  yield* mine.normals;
+  yield* theirs.normals;
+  for (const one of mine.edges) {
+    for (const other of theirs.edges) {
       const axis = cross(one, other);
       const length = Math.hypot(...axis);
       if (length > 1e-6) yield scaled(axis, 1 / length);
@@ -167,5 +166,9 @@ export const turned = (turn: Turn, solid: Convex): Convex => {
   const { at } = turn;
   const points = solid.points.map(([x, y, z]): Vec3 => add(directionTurned(turn, [x - at[0], y - at[1], z - at[2]]), at));
   const direction = (vector: Vec3): Vec3 => directionTurned(turn, vector);
-  return { points, bounds: boxRound(points), normals: solid.normals.map(direction), edges: solid.edges.map(direction) };
+  const directions = once(() => {
+    const { normals, edges } = solid.directions();
+    return { normals: normals.map(direction), edges: edges.map(direction) };
+  });
+  return { points, bounds: boxRound(points), directions };
 };

@@ -1,3 +1,4 @@
+export { stuckIn } from './blocking.ts';
 export { type Contact, type FaceName, findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
@@ -18,3 +19,4 @@ export {
   type Stuff,
   standsOut as standsOutOf,
 } from './part.ts';
+export { type Spliced, spliced } from './splice.ts';

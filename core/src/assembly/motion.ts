@@ -57,8 +57,6 @@ const sweepOf = ({ at, along, angle }: Motion & { kind: 'swing' }, group: Box): 
   return { min: min.map((value) => value - bulge) as unknown as Vec3, max: max.map((value) => value + bulge) as unknown as Vec3 };
 };
 
-const boundsOf = (solids: readonly Convex[]): Box => around(solids.map(({ bounds }) => bounds));
-
 /** Boxes that share less than what counts as touching hold no solids that meet. */
 const boxesMeet = (a: Box, b: Box): boolean =>
   a.min[0] + TOUCH < b.max[0] &&
@@ -71,15 +69,20 @@ const boxesMeet = (a: Box, b: Box): boolean =>
 /** What stands still; its convex solids are made when a box is near enough. */
 type Standing = { readonly part: Part; readonly bounds: Box };
 
+/** What moves together, and the box round it; its convex solids are made when something stands near enough. */
+type Movers = { readonly bounds: Box; readonly parts: readonly Standing[] };
+
 const stopOfSwing = (
   motion: Motion & { kind: 'swing' },
-  movers: readonly Convex[],
+  { bounds: whole, parts }: Movers,
   others: readonly Standing[],
 ): Omit<Stopped, 'motion'> | undefined => {
   // What the whole turn never comes near is left out before anything is turned part by part.
-  const sweep = sweepOf(motion, boundsOf(movers));
+  const sweep = sweepOf(motion, whole);
   const within = others.filter((other) => boxesMeet(sweep, other.bounds));
   if (within.length === 0) return undefined;
+  // Nothing passes through a door's window: a mover counts without its holes, and a knob as its box.
+  const movers = parts.flatMap(({ part }) => convexOf(plainly(part)));
   for (const angle of anglesOf(motion, movers)) {
     const turn = turnAbout(motion.at, motion.along, angle);
     for (const mover of movers) {
@@ -94,25 +97,34 @@ const stopOfSwing = (
   return undefined;
 };
 
+/** The box that a box takes up while it slides. */
+const slidBy = ({ min, max }: Box, reach: Vec3): Box => ({
+  min: min.map((value, axis) => value + Math.min(0, reach[axis] as number)) as unknown as Vec3,
+  max: max.map((value, axis) => value + Math.max(0, reach[axis] as number)) as unknown as Vec3,
+});
+
 const stopOfSlide = (
   motion: Motion & { kind: 'slide' },
-  movers: readonly Convex[],
+  { bounds, parts }: Movers,
   others: readonly Standing[],
 ): Omit<Stopped, 'motion'> | undefined => {
-  const { min, max } = boundsOf(movers);
   const reach = scaled(motion.along, motion.by);
-  const swept: Box = {
-    min: min.map((value, axis) => value + Math.min(0, reach[axis] as number)) as unknown as Vec3,
-    max: max.map((value, axis) => value + Math.max(0, reach[axis] as number)) as unknown as Vec3,
-  };
-  const hit = others.find(
-    (other) =>
-      boxesMeet(swept, other.bounds) &&
-      movers.some((solid) =>
+  const sweep = slidBy(bounds, reach);
+  const near = others.filter((other) => boxesMeet(sweep, other.bounds));
+  if (near.length === 0) return undefined;
+  for (const { part, bounds: box } of parts) {
+    const swept = slidBy(box, reach);
+    const inWay = near.filter((other) => boxesMeet(swept, other.bounds));
+    if (inWay.length === 0) continue;
+    const solids = convexOf(plainly(part));
+    const hit = inWay.find((other) =>
+      solids.some((solid) =>
         convexOf(other.part).some((stands) => boxesMeet(swept, stands.bounds) && meets(solid, stands, motion.along, motion.by)),
       ),
-  );
-  return hit && { by: hit.part.id, after: 0 };
+    );
+    if (hit) return { by: hit.part.id, after: 0 };
+  }
+  return undefined;
 };
 
 /** Every motion that something stops. A swing must be free of all that stands, other doors shut; what slides must be free of all but
@@ -125,14 +137,15 @@ export const stoppedMotions = (
   if (motions.length === 0) return [];
   const swinging = new Set(motions.flatMap((motion) => (motion.kind === 'swing' ? motion.parts : [])));
   const standing = parts.map((part, index): Standing => ({ part, bounds: boxes[index] as Box }));
-  const byId = new Map(parts.map((part) => [part.id, part]));
+  const byId = new Map(standing.map((each) => [each.part.id, each]));
   return motions.flatMap((motion, index): readonly Stopped[] => {
     const mine = new Set([...motion.parts, ...(motion.kind === 'swing' ? motion.aside : [])]);
-    // Nothing passes through a door's window: a mover counts without its holes, and a knob as its box.
-    const movers = motion.parts.flatMap((id) => {
-      const part = byId.get(id);
-      return part ? convexOf(plainly(part)) : [];
-    });
+    const moving = motion.parts.flatMap((id) => byId.get(id) ?? []);
+    if (moving.length === 0) return [];
+    const movers: Movers = {
+      bounds: around(moving.map(({ bounds }) => bounds)),
+      parts: moving,
+    };
     const others = standing.filter(({ part: { id } }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
     const stop = motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);
     return stop ? [{ motion: index, ...stop }] : [];

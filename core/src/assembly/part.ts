@@ -7,6 +7,7 @@ import type { Motion } from './moves.ts';
 export const ROLES = [
   'bottom',
   'back',
+  'strip',
   'side',
   'post',
   'top',
@@ -73,8 +74,8 @@ export type Assembly = {
   readonly motions: readonly Motion[];
 };
 
-/** Parts that stand out beyond the stated size: knobs, grips, burners. */
-export const standsOut = (part: Part): boolean => part.role === 'fitting';
+/** Parts that stand out beyond the stated size: knobs, grips, burners, strips behind a joint. */
+export const standsOut = (part: Part): boolean => part.role === 'fitting' || part.role === 'strip';
 
 /** The box round a part. */
 export const boxOf = (part: Part): Box => {

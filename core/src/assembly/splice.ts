@@ -1,0 +1,286 @@
+// µm, doll size. Parts that are larger than every sheet are joined of several: where the joints run, and what holds them from behind.
+import {
+  add,
+  bounds,
+  dot,
+  intersection,
+  normalOf,
+  type Point,
+  type Rect,
+  type Region,
+  rectRing,
+  scaled,
+  signedArea,
+  toPlane,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
+import { type Contact, findContacts, outlineOf } from './contacts.ts';
+import { findInterference } from './interference.ts';
+import type { Assembly, Part } from './part.ts';
+
+/** The room that a stock of board offers: whether a part of this size can be cut from one sheet. Along the grain is upright. */
+export type FitsBoard = (part: Part, width: number, height: number) => boolean;
+
+/** A part that was joined: the ids of its pieces and of the strips behind its joints, and what hides each joint. */
+export type Spliced = {
+  readonly part: string;
+  readonly name: string;
+  readonly pieces: readonly string[];
+  readonly strips: readonly string[];
+  /** Names of the parts that stand on a joint and hide it; a joint that nothing hides is to be covered by a trim. */
+  readonly behind: readonly string[];
+  readonly open: number;
+};
+
+/** A joint: a line across a part at `at`, from end to end of the piece that it parts, and what stands on it. */
+type Joint = { readonly axis: 0 | 1; readonly at: number; readonly from: number; readonly to: number; readonly behind: string | null };
+
+type Plan = { readonly pieces: readonly Rect[]; readonly joints: readonly Joint[]; readonly cost: number };
+
+/** A strip of board behind a joint is so many boards wide: half of it holds on either side. Common practice, no source. */
+const STRIP = 8;
+
+/** Layers that lie on each other have their joints at least so many boards apart. Common practice, no source. */
+const STAGGER = 10;
+
+/** A piece is at least so many boards wide. */
+const LEAST = 2;
+
+/** What can stand on a joint: its line across the part, and the stretch that it covers. */
+type Line = Joint & { readonly name: string };
+
+const side = (box: Rect, axis: 0 | 1): readonly [from: number, to: number] => (axis === 0 ? [box.x0, box.x1] : [box.y0, box.y1]);
+
+/** The lines on which something stands on a part with an edge: dividers, shelves, walls. */
+const linesOn = (parts: readonly Part[], index: number, contacts: readonly Contact[]): readonly Line[] => {
+  const part = parts[index] as Part;
+  return contacts.flatMap((contact): readonly Line[] => {
+    const other = contact.a === index ? contact.b : contact.b === index ? contact.a : -1;
+    const face = contact.a === index ? contact.faceA : contact.faceB;
+    const foot = contact.a === index ? contact.faceB : contact.faceA;
+    if (other < 0 || face === 'edge' || foot !== 'edge' || contact.area < 0) return [];
+    const box = bounds(outlineOf(contact).map((point): Point => toPlane(part.pose, point)));
+    const axis = box.x1 - box.x0 < box.y1 - box.y0 ? 0 : 1;
+    const [low, high] = side(box, axis);
+    const [from, to] = side(box, axis === 0 ? 1 : 0);
+    const name = (parts[other] as Part).name;
+    return [{ axis, at: Math.round((low + high) / 2), from: Math.round(from), to: Math.round(to), behind: name, name }];
+  });
+};
+
+/** So many ways to part a part are looked at; then the longer side is cut as a sheet takes it. */
+const MOST_WAYS = 3_000;
+
+/** No part is cut into more than about so many pieces. */
+const DEEP = 120;
+
+/** The cheapest way to part a rectangle: few pieces, joints that something hides, no joint through an opening, none on a joint of the
+ *  layer beside. */
+const planOf = (
+  box: Rect,
+  part: Part,
+  fits: FitsBoard,
+  lines: readonly Line[],
+  holes: readonly Rect[],
+  taken: readonly Joint[],
+  ways = { left: MOST_WAYS },
+  depth = 0,
+): Plan | undefined => {
+  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
+  if (fits(part, width, height)) return { pieces: [box], joints: [], cost: 0 };
+  if (depth >= DEEP) return undefined;
+  ways.left -= 1;
+  const quick = ways.left <= 0;
+  const axes: readonly (0 | 1)[] = quick ? [width >= height ? 0 : 1] : [0, 1];
+  let best: Plan | undefined;
+  for (const axis of axes) {
+    const [low, high] = side(box, axis);
+    const [from, to] = side(box, axis === 0 ? 1 : 0);
+    const most = largest(part, fits, box, axis);
+    const hidden = lines.filter((line) => line.axis === axis && line.from <= from + part.thickness && line.to >= to - part.thickness);
+    const places = quick ? [low + most] : [...hidden.map(({ at }) => at), low + most, high - most, Math.round((low + high) / 2)];
+    for (const at of new Set(places)) {
+      if (at < low + LEAST * part.thickness || at > high - LEAST * part.thickness) continue;
+      const behind = hidden.find((line) => line.at === at)?.name ?? null;
+      const opening = holes.some((hole) => side(hole, axis)[0] < at && side(hole, axis)[1] > at);
+      const near = taken.some((joint) => joint.axis === axis && Math.abs(joint.at - at) < STAGGER * part.thickness);
+      const own = 100 + (behind === null ? 10 : 0) + (opening ? 20 : 0) + (near ? 50 : 0);
+      if (best && own >= best.cost) continue;
+      const [near0, far0]: [Rect, Rect] =
+        axis === 0
+          ? [
+              { ...box, x1: at },
+              { ...box, x0: at },
+            ]
+          : [
+              { ...box, y1: at },
+              { ...box, y0: at },
+            ];
+      const one = planOf(near0, part, fits, lines, holes, taken, ways, depth + 1);
+      const other = one && planOf(far0, part, fits, lines, holes, taken, ways, depth + 1);
+      if (!one || !other) continue;
+      const cost = own + one.cost + other.cost;
+      if (best && cost >= best.cost) continue;
+      best = { pieces: [...one.pieces, ...other.pieces], joints: [{ axis, at, from, to, behind }, ...one.joints, ...other.joints], cost };
+    }
+  }
+  return best;
+};
+
+/** How much of a rectangle along an axis a sheet takes, its other side as it is; where no sheet takes that, as much as any takes. */
+const largest = (part: Part, fits: FitsBoard, box: Rect, axis: 0 | 1): number => {
+  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
+  const [along, across] = axis === 0 ? [width, height] : [height, width];
+  const takes = (length: number, wide: number): boolean => (axis === 0 ? fits(part, length, wide) : fits(part, wide, length));
+  const wide = takes(1, across) ? across : LEAST * part.thickness;
+  let [least, most] = [0, along];
+  while (most - least > 1) {
+    const middle = Math.floor((least + most) / 2);
+    if (takes(middle, wide)) least = middle;
+    else most = middle;
+  }
+  return least;
+};
+
+/** What of a region lies in a rectangle, when that is one figure. */
+const within = (region: Region, box: Rect): Region | undefined => {
+  const rings = intersection(region, { outline: rectRing(box.x0, box.y0, box.x1, box.y1), holes: [] });
+  const outer = rings.filter((ring) => signedArea(ring) > 0);
+  return outer.length === 1 ? { outline: outer[0] as Region['outline'], holes: rings.filter((ring) => signedArea(ring) < 0) } : undefined;
+};
+
+const asPiece = (part: Part, region: Region, number: number): Part => {
+  const { x0, y0, x1, y1 } = bounds(region.outline);
+  return {
+    ...part,
+    id: `${part.id} piece ${number}`,
+    name: `${part.name}, piece ${number}`,
+    region,
+    centres: part.centres.filter(([x, y]) => x >= x0 && x < x1 && y >= y0 && y < y1),
+  };
+};
+
+/** Strips behind one joint on one face, wherever nothing stands there; `made` are the strips that are there already. */
+const stripsOn = (
+  part: Part,
+  joint: Joint,
+  face: 'front' | 'back',
+  parts: readonly Part[],
+  contacts: readonly Contact[],
+  made: readonly Part[],
+): readonly Part[] => {
+  const index = parts.indexOf(part);
+  const half = (STRIP * part.thickness) / 2;
+  const across = [joint.at - half, joint.at + half] as const;
+  const raised = face === 'front' ? part.thickness : -part.thickness;
+  const origin = add(part.pose.origin, scaled(normalOf(part.pose), raised));
+  const standing = contacts.flatMap((contact): readonly Rect[] => {
+    if (contact.a !== index && contact.b !== index) return [];
+    if ((contact.a === index ? contact.faceA : contact.faceB) !== face) return [];
+    return [bounds(outlineOf(contact).map((point): Point => toPlane(part.pose, point)))];
+  });
+  const lying = made
+    .filter(({ pose }) => pose.origin.every((value, axis) => value === origin[axis]))
+    .map(({ region }) => bounds(region.outline));
+  let free: readonly (readonly [from: number, to: number])[] = [[joint.from, joint.to]];
+  for (const box of [...standing, ...lying]) {
+    const [low, high] = side(box, joint.axis);
+    if (low >= across[1] || high <= across[0]) continue;
+    const [from, to] = side(box, joint.axis === 0 ? 1 : 0);
+    free = free.flatMap(([start, end]) =>
+      to <= start || from >= end ? [[start, end] as const] : [[start, from] as const, [to, end] as const].filter(([a, b]) => b > a),
+    );
+  }
+  const { x0, y0, x1, y1 } = bounds(part.region.outline);
+  return free
+    .filter(([from, to]) => to - from >= STRIP * part.thickness)
+    .map(([from, to], number): Part => {
+      const outline =
+        joint.axis === 0
+          ? rectRing(Math.max(x0, across[0]), from, Math.min(x1, across[1]), to)
+          : rectRing(from, Math.max(y0, across[0]), to, Math.min(y1, across[1]));
+      return {
+        ...part,
+        id: `${part.id} strip ${joint.axis} ${joint.at} ${joint.from} ${number + 1}`,
+        name: `strip behind the ${part.name}`,
+        role: 'strip',
+        region: { outline, holes: [] },
+        pose: { ...part.pose, origin },
+        grain: 'any',
+        held: 'glue',
+        centres: [],
+      };
+    })
+    .filter((strip) => findInterference([strip, ...parts.filter((other) => other !== part), ...made]).every(({ a }) => a !== 0));
+};
+
+const lengthOf = (strips: readonly Part[]): number =>
+  strips.reduce((sum, { region }) => {
+    const { x0, y0, x1, y1 } = bounds(region.outline);
+    return sum + Math.max(x1 - x0, y1 - y0);
+  }, 0);
+
+/** The strips behind a joint, on the face where more of it can be held; of two alike the one that looks away from the clear space. */
+const stripsFor = (
+  part: Part,
+  joint: Joint,
+  { parts, clear }: Assembly,
+  contacts: readonly Contact[],
+  made: readonly Part[],
+): readonly Part[] => {
+  const [front, back] = (['front', 'back'] as const).map((face) => stripsOn(part, joint, face, parts, contacts, made)) as [
+    readonly Part[],
+    readonly Part[],
+  ];
+  const middle = [0, 1, 2].map((axis) => ((clear.min[axis] as number) + (clear.max[axis] as number)) / 2) as unknown as Vec3;
+  const looksIn = dot(normalOf(part.pose), add(middle, scaled(toSpace(part.pose, [0, 0]), -1))) > 0;
+  const [one, other] = looksIn ? [back, front] : [front, back];
+  return lengthOf(other) > lengthOf(one) ? other : one;
+};
+
+/** Joins parts of board that are larger than every sheet of several, with strips behind the joints.
+ *  Shape: assembly → the same with each such part replaced by its pieces and their strips, and who was joined. Doors and whatever moves
+ *  stay as they are, and so does what no straight joints part. Units: µm, doll size. */
+export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembly: Assembly; readonly spliced: readonly Spliced[] } => {
+  const moving = new Set(assembly.motions.flatMap(({ parts }) => parts));
+  const large = assembly.parts.flatMap((part, index) => {
+    if (part.stuff !== 'board') return [];
+    const { x0, y0, x1, y1 } = bounds(part.region.outline);
+    return !fits(part, x1 - x0, y1 - y0) && !moving.has(part.id) ? [index] : [];
+  });
+  if (large.length === 0) return { assembly, spliced: [] };
+  const contacts = findContacts(assembly.parts);
+  const joined: Spliced[] = [];
+  const made: Part[] = [];
+  const instead = new Map<number, readonly Part[]>();
+  const jointsOf = new Map<number, readonly Joint[]>();
+  for (const index of large) {
+    const part = assembly.parts[index] as Part;
+    const beside = contacts.flatMap(({ a, b, faceA, faceB }) =>
+      (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge' ? (jointsOf.get(a === index ? b : a) ?? []) : [],
+    );
+    const holes = part.region.holes.map(bounds);
+    const plan = planOf(bounds(part.region.outline), part, fits, linesOn(assembly.parts, index, contacts), holes, beside);
+    const regions = plan?.pieces.map((box) => within(part.region, box));
+    if (!plan || !regions || regions.some((region) => region === undefined)) continue;
+    jointsOf.set(index, plan.joints);
+    const pieces = regions.map((region, number) => asPiece(part, region as Region, number + 1));
+    // What stands on a joint holds it, and so does a layer glued over it.
+    const layered = contacts.some(({ a, b, faceA, faceB }) => (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge');
+    const strips: Part[] = [];
+    if (!layered) for (const joint of plan.joints) strips.push(...stripsFor(part, joint, assembly, contacts, [...made, ...strips]));
+    made.push(...strips);
+    instead.set(index, [...pieces, ...strips]);
+    joined.push({
+      part: part.id,
+      name: part.name,
+      pieces: pieces.map(({ id }) => id),
+      strips: strips.map(({ id }) => id),
+      behind: [...new Set(plan.joints.flatMap(({ behind }) => behind ?? []))],
+      open: plan.joints.filter(({ behind }) => behind === null).length,
+    });
+  }
+  const parts = assembly.parts.flatMap((part, index) => instead.get(index) ?? [part]);
+  return { assembly: { ...assembly, parts }, spliced: joined };
+};
