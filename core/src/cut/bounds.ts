@@ -191,18 +191,25 @@ export const leastSheets = (items: readonly BoundItem[], sheet: BoundSheet, effo
   return best;
 };
 
-/** The least cost of sheets that hold so much, when parts of sheets could be had. */
+/** The least cost of sheets that hold so much, when parts of sheets could be had. Asked for each pair of functions, so nothing is put in order:
+ *  the kind that is worth most is looked for again and again. */
 const shareCost = (total: number, kinds: readonly BoundKind[], holds: readonly number[]): number => {
-  const byWorth = kinds
-    .map((kind, index) => ({ ...kind, holds: holds[index] as number }))
-    .filter((kind) => kind.holds > 0)
-    .sort((a, b) => a.cost / a.holds - b.cost / b.holds);
-  let [left, cost] = [total - NOISE, 0];
-  for (const kind of byWorth) {
+  let [left, cost, used] = [total - NOISE, 0, 0];
+  for (let round = 0; round < kinds.length; round += 1) {
+    let [best, worth] = [-1, Number.POSITIVE_INFINITY];
+    for (let index = 0; index < kinds.length; index += 1) {
+      const each = (kinds[index] as BoundKind).cost / (holds[index] as number);
+      // A bit for each kind: layouts have few.
+      if (Math.floor(used / 2 ** index) % 2 === 1 || (holds[index] as number) <= 0 || each >= worth) continue;
+      [best, worth] = [index, each];
+    }
+    const kind = kinds[best];
+    if (!kind || (left <= 0 && kind.cost >= 0)) break;
+    used += 2 ** best;
     // What is better used than not, an offcut, is used altogether.
-    const sheets = kind.cost < 0 ? kind.count : Math.max(0, Math.min(kind.count, left / kind.holds));
+    const sheets = kind.cost < 0 ? kind.count : Math.max(0, Math.min(kind.count, left / (holds[best] as number)));
     cost += sheets * kind.cost;
-    left -= sheets * kind.holds;
+    left -= sheets * (holds[best] as number);
   }
   return cost;
 };
@@ -228,10 +235,20 @@ const wholeCost = (total: number, kinds: readonly BoundKind[], holds: readonly n
   return from(0, total);
 };
 
-/** Bounds on a layout on several kinds of sheet.
+/** What cannot be told from rectangles: parts that are not rectangles cover at least so much. */
+const areaMeasure = (
+  items: readonly { readonly area: number }[],
+  kinds: readonly BoundSheet[],
+): { readonly total: number; readonly holds: readonly number[] } => {
+  const areas = kinds.map(({ width, height }) => width * height);
+  const most = Math.max(...areas);
+  return { total: items.reduce((sum, { area }) => sum + area / most, 0), holds: areas.map((area) => area / most) };
+};
+
+/** Bounds on a layout on several kinds of sheet. A part that is not a rectangle comes as one that lies in it, and with all its area.
  *  Shape: items, kinds with cost and count, what each costs in money → least number of sheets, least cost, least money. */
 export const leastCost = (
-  items: readonly { readonly width: number; readonly height: number; readonly turns: boolean }[],
+  items: readonly (Omit<BoundItem, 'count'> & { readonly area: number })[],
   kinds: readonly BoundKind[],
   prices: readonly number[],
   effort: BoundEffort,
@@ -244,7 +261,11 @@ export const leastCost = (
   const inMoney = kinds.map((kind, index) => ({ ...kind, cost: prices[index] as number }));
   let [sheets, cost, price] = [0, 0, 0];
   let sharpest: { readonly total: number; readonly holds: readonly number[] } | undefined;
-  for (const measure of measures([...grouped.values()], kinds, effort)) {
+  const all = function* () {
+    yield areaMeasure(items, kinds);
+    yield* measures([...grouped.values()], kinds, effort);
+  };
+  for (const measure of all()) {
     sheets = Math.max(sheets, Math.ceil(measure.total / Math.max(...measure.holds) - NOISE));
     const shared = shareCost(measure.total, kinds, measure.holds);
     if (shared > cost) {

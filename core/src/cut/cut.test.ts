@@ -1,54 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../kit/index.ts';
 import { UM } from '../measure/index.ts';
 import { canBeCutStraight, sheetFaults } from './checkLayout.testing.ts';
 import { fewest } from './fewest.testing.ts';
-import {
-  type CutItem,
-  type CutRules,
-  cutSteps,
-  cutTree,
-  FIRST_ANSWER,
-  layOut,
-  leastSheets,
-  letters,
-  type Search,
-  type SheetKind,
-  treePlacements,
-} from './index.ts';
+import { type CutItem, cutSteps, cutTree, FIRST_ANSWER, layOut, leastSheets, letters, treePlacements } from './index.ts';
 import { replay } from './replay.testing.ts';
-
-const kind = (width: number, height: number, more: Partial<SheetKind> = {}): SheetKind => ({
-  name: `${width} × ${height}`,
-  width,
-  height,
-  price: null,
-  atHand: 0,
-  offcut: null,
-  ...more,
-});
+import { kind, rules, searching } from './searching.testing.ts';
 
 const inches = kind(20 * UM.in, 30 * UM.in, { name: '20 × 30 in' });
-
-const rules = (gap = 0, trim = 0, mode: CutRules['mode'] = 'straight'): CutRules => ({
-  gap,
-  trim: { left: trim, right: trim, bottom: trim, top: trim },
-  mode,
-});
-
-/** A search that ends by counting. */
-const searching = (most = 3_000): Search => {
-  let tries = 0;
-  return {
-    random: seededRandom(1),
-    tries: most,
-    goOn: () => {
-      tries += 1;
-      return tries < most;
-    },
-  };
-};
 
 const items = (most: number) =>
   fc
@@ -63,8 +22,9 @@ const items = (most: number) =>
     .map((list): readonly CutItem[] => list.map((item, index) => ({ ...item, id: `part ${index}`, lies: item.lies as CutItem['lies'] })));
 
 const lyingOn = (sheet: ReturnType<typeof layOut>['sheets'][number], all: readonly CutItem[]) =>
-  sheet.placements.map(({ id, x, y, rotated }) => {
+  sheet.placements.map(({ id, x, y, turn }) => {
     const item = all.find((each) => each.id === id) as CutItem;
+    const rotated = turn % 2 === 1;
     const [w, h] = rotated ? [item.height, item.width] : [item.width, item.height];
     return { id, left: x, low: y, right: x + w, high: y + h, item, rotated };
   });

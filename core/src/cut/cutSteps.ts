@@ -1,6 +1,6 @@
 // µm, doll size. What the hand does with knife and rule, one cut after another.
 import type { CutNode } from './cutTree.ts';
-import type { Trim } from './layOut.ts';
+import type { Trim } from './supplies.ts';
 
 /** A piece of board on the table, by a number of its own; the whole sheet is 0. Where it lay on the sheet, for the drawing. */
 export type OffPiece = { readonly piece: number; readonly x: number; readonly y: number; readonly width: number; readonly height: number };

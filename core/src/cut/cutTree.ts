@@ -9,11 +9,14 @@ export type CutNode = { readonly width: number; readonly height: number } & (
   | { readonly kind: 'strips'; readonly way: 'across' | 'along'; readonly strips: readonly CutNode[] }
 );
 
-type Size = { readonly width: number; readonly height: number };
+export type Size = { readonly width: number; readonly height: number };
 type Span = { readonly from: number; readonly to: number };
 
 /** Parts that no straight line could part, side by side along an axis. */
-const bandsOf = (parts: readonly Lying[], spanOf: (part: Lying) => Span): readonly (Span & { readonly parts: readonly Lying[] })[] => {
+export const bandsOf = (
+  parts: readonly Lying[],
+  spanOf: (part: Lying) => Span,
+): readonly (Span & { readonly parts: readonly Lying[] })[] => {
   const bands: { from: number; to: number; parts: Lying[] }[] = [];
   for (const part of [...parts].sort((a, b) => spanOf(a).from - spanOf(b).from)) {
     const { from, to } = spanOf(part);
@@ -26,12 +29,12 @@ const bandsOf = (parts: readonly Lying[], spanOf: (part: Lying) => Span): readon
   return bands;
 };
 
-const SPANS = {
+export const SPANS = {
   across: ({ x, width }: Lying): Span => ({ from: x, to: x + width }),
   along: ({ y, height }: Lying): Span => ({ from: y, to: y + height }),
 } as const;
 
-const sideOf = (size: Size, way: 'across' | 'along'): number => (way === 'across' ? size.width : size.height);
+export const sideOf = (size: Size, way: 'across' | 'along'): number => (way === 'across' ? size.width : size.height);
 
 const restOf = (size: Size): CutNode => ({ ...size, kind: 'rest' });
 

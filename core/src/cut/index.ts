@@ -3,17 +3,10 @@ export { type CutGroup, cutList, letters } from './cutList.ts';
 export { type CutStep, cutSteps, type OffPiece, type Setting } from './cutSteps.ts';
 export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';
-export {
-  type CutItem,
-  type CutRules,
-  FIRST_ANSWER,
-  type Layout,
-  layOut,
-  type Placement,
-  type Search,
-  type Sheet,
-  type SheetKind,
-  type Trim,
-} from './layOut.ts';
+export { FIRST_ANSWER, type Layout, layOut, type Search } from './layOut.ts';
+export type { CutItem, Placement } from './lots.ts';
+export { holds, layOutPinned, type PinnedSheet } from './pinned.ts';
+export type { Sheet } from './sheet.ts';
 export type { Solved, Solver } from './solver.ts';
 export { type CutStick, cutSticks, type StickItem, type StickLayout, type StickStock, usableOf } from './sticks.ts';
+export { type CutRules, roomOf, type SheetKind, type Trim, trimOf, USUAL_WISHES, type Wishes } from './supplies.ts';

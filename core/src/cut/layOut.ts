@@ -1,60 +1,24 @@
 // µm, doll size, origin at the sheet's lower left corner.
+import { blockOf, groupsOf } from './block.ts';
 import { leastCost } from './bounds.ts';
-import { type CutNode, cutsIn, cutTree, treePlacements } from './cutTree.ts';
+import { type CutItem, type Lot, single } from './lots.ts';
+import { boundItem, nestFreely, sharings } from './nest/index.ts';
 import {
   costOf,
   type Effort,
+  type Filled,
   firstAnswer,
+  type Items,
   improve,
   itemsOf,
   type Kind,
-  laidAnew,
-  type Mode,
   type PackedSheet,
   type PackItem,
+  packedOf,
   tidied,
 } from './pack/index.ts';
-import { largestRest } from './rest.ts';
-
-/** A rectangle to be cut from a board, as it is drawn, and how it may lie: either way, or (with grain) only as drawn or only
- *  turned a quarter. */
-export type CutItem = {
-  readonly id: string;
-  readonly width: number;
-  readonly height: number;
-  readonly lies: 'either' | 'drawn' | 'turned';
-};
-
-/** A kind of sheet the board comes in. `price` is what one more costs, or null where nobody said; `atHand` are there already, and an offcut is
- *  there just once. */
-export type SheetKind = {
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  readonly price: number | null;
-  readonly atHand: number;
-  /** The id of the offcut that it is, or null for a sheet that can be bought. */
-  readonly offcut: string | null;
-};
-
-/** What is cut off each edge of a sheet before anything else; offcuts are not trimmed again. */
-export type Trim = { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
-
-/** The knife takes `gap` between neighbours. Straight cuts each run from edge to edge. */
-export type CutRules = { readonly gap: number; readonly trim: Trim; readonly mode: Mode };
-
-export type Placement = { readonly id: string; readonly x: number; readonly y: number; readonly rotated: boolean };
-
-export type Sheet = {
-  readonly kind: SheetKind;
-  /** True for one that must be bought. */
-  readonly bought: boolean;
-  readonly placements: readonly Placement[];
-  /** How it is cut apart inside its trim, from edge to edge; null where it is cut freely. */
-  readonly cuts: CutNode | null;
-  /** The largest rectangle left whole. */
-  readonly offcut: { readonly width: number; readonly height: number };
-};
+import { nestedSheet, outlinesOn, type Plan, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
+import { type CutRules, costsOf, roomOf, type SheetKind, suppliesOf } from './supplies.ts';
 
 /** Sheets laid out; the least number any layout could need; what is larger than every sheet; what has to be bought costs, and could least cost,
  *  in the maker's money, where all sheets have a price. */
@@ -74,129 +38,53 @@ export type Search = Omit<Effort, 'better'> & { readonly better?: (layout: Layou
 /** No search: the best of the first answers. */
 export const FIRST_ANSWER: Search = { random: () => 0.5, goOn: () => true, tries: 0 };
 
-const NO_TRIM: Trim = { left: 0, right: 0, bottom: 0, top: 0 };
-
-const trimOf = (kind: SheetKind, { trim }: CutRules): Trim => (kind.offcut === null ? trim : NO_TRIM);
-
-/** The room inside the trim. */
-const roomOf = (kind: SheetKind, rules: CutRules): { readonly width: number; readonly height: number } => {
-  const { left, right, bottom, top } = trimOf(kind, rules);
-  return { width: kind.width - left - right, height: kind.height - bottom - top };
+const fitsOn = ({ width, height, turns }: Lot, kind: SheetKind, rules: CutRules): boolean => {
+  const room = roomOf(kind, rules);
+  return (width <= room.width && height <= room.height) || (turns && height <= room.width && width <= room.height);
 };
 
-const fitsOn = (item: CutItem, kind: SheetKind, rules: CutRules): boolean => {
-  const { width, height } = roomOf(kind, rules);
-  return (
-    (item.lies !== 'turned' && item.width <= width && item.height <= height) ||
-    (item.lies !== 'drawn' && item.height <= width && item.width <= height)
-  );
-};
+/** As the packer sees it: grown by the knife gap. */
+const toPack = ({ width, height, turns }: Lot, gap: number): PackItem => ({ width: width + gap, height: height + gap, turns });
 
-/** As the packer sees it: grown by the knife gap, and lying as it must. */
-const toPack = (item: CutItem, gap: number): PackItem => {
-  const [width, height] = item.lies === 'turned' ? [item.height, item.width] : [item.width, item.height];
-  return { width: width + gap, height: height + gap, turns: item.lies === 'either' };
-};
-
-/** One of these is begun without paying; the rest are bought. */
-type Supply = { readonly kind: SheetKind; readonly bought: boolean; readonly count: number };
-
-const suppliesOf = (kinds: readonly SheetKind[]): readonly Supply[] =>
-  kinds.flatMap((kind): readonly Supply[] => {
-    if (kind.offcut !== null) return [{ kind, bought: false, count: 1 }];
-    const owned = kind.atHand > 0 ? [{ kind, bought: false, count: kind.atHand }] : [];
-    return [...owned, { kind, bought: true, count: Number.POSITIVE_INFINITY }];
-  });
-
-/** A sheet that lies there costs a hundredth of what it would cost to buy, so that money is spent last. An offcut costs less than nothing, so
- *  that it is used where anything fits it. Where a price is missing, area stands for it everywhere. */
-const costsOf = (supplies: readonly Supply[]): readonly number[] => {
-  const priced = supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
-  const area = ({ width, height }: SheetKind): number => (width * height) / 1e9;
-  const dearest = Math.max(1e-6, ...supplies.map(({ kind }) => (priced ? (kind.price ?? 0) : area(kind))));
-  return supplies.map(({ kind, bought }) => {
-    // Among equal prices the smaller and fewer sheets win.
-    const tie = dearest * (1e-4 + 1e-5 * area(kind));
-    if (kind.offcut !== null) return -tie;
-    return tie + (priced ? (kind.price ?? 0) : area(kind)) * (bought ? 1 : 0.01);
-  });
-};
-
-type Plan = {
-  readonly items: readonly CutItem[];
-  readonly packItems: readonly PackItem[];
-  readonly supplies: readonly Supply[];
-  readonly kinds: readonly Kind[];
-  readonly rules: CutRules;
-  readonly least: number;
-  readonly tooLarge: readonly string[];
-};
-
-const sheetOf = ({ kind, items: packed }: PackedSheet, plan: Plan): Sheet => {
-  const { items, supplies, rules } = plan;
-  const supply = supplies[kind] as Supply;
-  const { left, bottom } = trimOf(supply.kind, rules);
-  const room = roomOf(supply.kind, rules);
-  const placed = packed.map(({ item, x, y, turned }) => {
-    const { id, lies, width, height } = items[item] as CutItem;
-    const rotated = turned || lies === 'turned';
-    return { id, x, y, rotated, width: rotated ? height : width, height: rotated ? width : height };
-  });
-  const tree = rules.mode === 'straight' ? cutTree(room, placed, rules.gap) : undefined;
-  // Strips lie again in the order in which they are best cut.
-  const lying = tree ? treePlacements(tree, rules.gap) : placed;
-  const rotated = new Map(placed.map((each) => [each.id, each.rotated]));
-  return {
-    kind: supply.kind,
-    bought: supply.bought,
-    placements: lying.map(({ id, x, y }) => ({ id, x: x + left, y: y + bottom, rotated: rotated.get(id) ?? false })),
-    cuts: tree ?? null,
-    offcut: largestRest(room, lying, rules.gap),
-  };
-};
-
-/** A sheet that is fuller than this has no rest worth looking for. */
-const FULL = 0.9;
-
-/** Of all ways to lay what lies on a sheet, the one that leaves the largest rest, and among those the one with the fewest cuts. */
-const roomiest = (packed: PackedSheet, plan: Plan): Sheet => {
-  const { width, height } = plan.kinds[packed.kind] as Kind;
-  const filled = packed.items.reduce(
-    (sum, { item }) => sum + (plan.packItems[item] as PackItem).width * (plan.packItems[item] as PackItem).height,
-    0,
-  );
-  if (filled > FULL * width * height) return sheetOf(packed, plan);
-  const size = ({ offcut }: Sheet): number => offcut.width * offcut.height;
-  const cuts = (sheet: Sheet): number => (sheet.cuts ? cutsIn(sheet.cuts) : 0);
-  return laidAnew(packed, plan.packItems, { width, height }, plan.rules.mode)
-    .map((way) => sheetOf(way, plan))
-    .reduce((best, sheet) => (size(sheet) > size(best) || (size(sheet) === size(best) && cuts(sheet) < cuts(best)) ? sheet : best));
-};
-
-/** `lay` brings each sheet into its last form: as it lies for an answer on the way, with the largest rest for the last one. */
-const layoutOf = (
-  packed: readonly PackedSheet[],
-  plan: Plan,
-  cost: ReturnType<typeof leastCost>,
-  lay: (sheet: PackedSheet, plan: Plan) => Sheet = roomiest,
-): Layout => {
+/** Sheets as a layout: what it costs, and how near to the least it is. */
+const layoutOf = (sheets: readonly Sheet[], plan: Plan, cost: ReturnType<typeof leastCost>): Layout => {
   // What lies there is cut first.
   const turn = ({ kind, bought }: Sheet): number => (kind.offcut !== null ? 0 : bought ? 2 : 1);
-  const sheets = packed.map((sheet) => lay(sheet, plan)).sort((a, b) => turn(a) - turn(b));
   const priced = plan.supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
   const price = priced ? sheets.reduce((sum, { kind, bought }) => sum + (bought ? (kind.price ?? 0) : 0), 0) : null;
-  const total = packed.reduce((sum, { kind }) => sum + (plan.kinds[kind] as Kind).cost, 0);
   return {
-    sheets,
+    sheets: [...sheets].sort((a, b) => turn(a) - turn(b)),
     least: plan.least,
     tooLarge: plan.tooLarge,
     price,
     leastPrice: priced ? Math.min(price ?? 0, cost.price) : null,
-    proven: total <= cost.cost + 1e-9,
+    proven: sheets.reduce((sum, sheet) => sum + costOfSheet(sheet, plan), 0) <= cost.cost + 1e-9,
   };
 };
 
+const supplyOf = ({ kind, bought }: Sheet, { supplies }: Plan): number =>
+  supplies.findIndex((supply) => supply.kind === kind && supply.bought === bought);
+
+const costOfSheet = (sheet: Sheet, plan: Plan): number => (plan.kinds[supplyOf(sheet, plan)] as Kind).cost;
+
+/** Does without one sheet after another, the dearest and emptiest first, as long as outlines find room on the others. */
+const nested = (sheets: readonly Sheet[], plan: Plan, search: Search, better: (sheets: readonly Sheet[]) => void): readonly Sheet[] => {
+  let now = sheets;
+  for (;;) {
+    const all = now.map((sheet) => outlinesOn(sheet, supplyOf(sheet, plan), plan));
+    const worth = ({ kind }: { readonly kind: number }): number => (plan.kinds[kind] as Kind).cost;
+    const spared = [...all].sort((a, b) => worth(b) - worth(a) || a.parts.length - b.parts.length)[0];
+    const next = spared && worth(spared) > 0 ? nestFreely(all, spared, plan.rules.gap, search) : undefined;
+    if (!next) return now;
+    now = next.map((sheet) => nestedSheet(sheet, plan));
+    better(now);
+  }
+};
+
 const NOBODY = (): void => undefined;
+
+/** Lots that the parts were put into, and the first answer with them. */
+type Attempt = { readonly plan: Plan; readonly packing: Items; readonly first: readonly Filled[]; readonly cost: number };
 
 const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name);
 
@@ -211,31 +99,74 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const sorted = [...items].sort((a, b) => (a.id < b.id ? -1 : 1));
   // An offcut is there only once: what fits nothing else waits for it, but two such could not both have it.
   const bought = usable.filter(({ offcut }) => offcut === null);
-  const placeable = sorted.filter((item) => bought.some((kind) => fitsOn(item, kind, rules)));
-  const tooLarge = sorted.filter((item) => !placeable.includes(item)).map(({ id }) => id);
+  const placeable = sorted.filter((item) => bought.some((kind) => fitsOn(single(item), kind, rules)));
+  const fitting = new Set(placeable);
+  const tooLarge = sorted.filter((item) => !fitting.has(item)).map(({ id }) => id);
   const nothing: Layout = { sheets: [], least: 0, tooLarge, price: 0, leastPrice: 0, proven: true };
   if (placeable.length === 0) return nothing;
-  const inflated = placeable.map((item) => toPack(item, rules.gap));
   const supplies = suppliesOf(usable);
-  const costs = costsOf(supplies);
+  const costs = costsOf(supplies, rules.wishes);
   const packKinds = supplies.map(({ kind, count }, index): Kind => {
     const { width, height } = roomOf(kind, rules);
     return { width: width + rules.gap, height: height + rules.gap, cost: costs[index] as number, count };
   });
   const prices = supplies.map(({ kind, bought: buys }) => (buys ? (kind.price ?? 0) : 0));
-  const boundOf = (effort: 'quick' | 'thorough') => leastCost(inflated, packKinds, prices, effort);
+  const bounded = placeable.map((item) => boundItem(item, rules.gap));
+  const boundOf = (effort: 'quick' | 'thorough') => leastCost(bounded, packKinds, prices, effort);
   let bound = boundOf('quick');
-  const plan: Plan = { items: placeable, packItems: inflated, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
-  const told = (packed: readonly PackedSheet[]): void =>
-    search.better?.(layoutOf(packed, { ...plan, least: bound.sheets }, bound, sheetOf));
-  const packing = itemsOf(inflated);
-  const first = firstAnswer(packing, packKinds, rules.mode, bound.cost, search.better ? told : NOBODY);
-  if (!first) return nothing;
-  if (costOf(first, packKinds) > bound.cost + 1e-9 && search.tries > 0) bound = boundOf('thorough');
-  const sure: Plan = { ...plan, least: bound.sheets };
-  const enough = search.tries === 0 || costOf(first, packKinds) <= bound.cost + 1e-9;
-  const found = enough
-    ? tidied(first, packing, rules.mode)
-    : improve(first, inflated, packing, packKinds, rules.mode, bound.cost, { ...search, better: search.better ? told : NOBODY });
-  return layoutOf(found, sure, bound);
+  const met = ({ cost }: { readonly cost: number }): boolean => cost <= bound.cost + 1e-9;
+  const rooms = bought.map((kind) => roomOf(kind, rules));
+  const sizes = new Map(placeable.map((item) => [item.id, item]));
+  const attempt = (lots: readonly Lot[]): readonly Attempt[] => {
+    const packItems = lots.map((lot) => toPack(lot, rules.gap));
+    const packing = itemsOf(packItems);
+    const first = firstAnswer(packing, packKinds, rules.mode, bound.cost, NOBODY);
+    const plan: Plan = { sizes, lots, packItems, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
+    return first ? [{ plan, packing, first, cost: costOf(first, packKinds) }] : [];
+  };
+  const asLayout = (sheets: readonly Sheet[], plan: Plan): Layout => layoutOf(sheets, { ...plan, least: bound.sheets }, bound);
+  // As it lies for an answer on the way, with the largest rest for the last one.
+  const laid = (plan: Plan, packed: readonly PackedSheet[], lay: typeof sheetOf = roomiest): Layout =>
+    asLayout(
+      packed.map((sheet) => lay(sheet, plan)),
+      plan,
+    );
+  const { groups, rest } = groupsOf(placeable);
+  // A group that no sheet takes comes apart.
+  const blocks = groups.flatMap((group): readonly Lot[] => {
+    const block = blockOf(group, rooms, rules);
+    return block ? [block] : group.map(single);
+  });
+  const [alone] = attempt([...blocks, ...rest.map(single)]);
+  if (!alone) return nothing;
+  if (search.tries === 0) return laid(alone.plan, tidied(alone.first, alone.packing, rules.mode), roomierAtOnce);
+  const tell = ({ plan }: Attempt, packed: readonly PackedSheet[]): void => search.better?.(laid(plan, packed, sheetOf));
+  tell(alone, alone.first.map(packedOf));
+  // Of answers that cost the same the one with more parts in one rectangle leaves more.
+  const attempts = [alone, ...sharings(rest, rooms, rules.gap).flatMap((lots) => attempt([...blocks, ...lots]))]
+    .reverse()
+    .sort((a, b) => a.cost - b.cost);
+  if (!attempts.some(met)) bound = boundOf('thorough');
+  let best: { readonly attempt: Attempt; readonly packed: readonly PackedSheet[]; readonly cost: number } | undefined;
+  for (const each of attempts) {
+    if (best && met(best)) break;
+    const { plan, packing, first } = each;
+    const better = (packed: readonly PackedSheet[]): void => {
+      if (!best || costOf(packed, packKinds) < best.cost - 1e-9) tell(each, packed);
+    };
+    better(first.map(packedOf));
+    const packed = met(each)
+      ? tidied(first, packing, rules.mode)
+      : improve(first, plan.packItems, packing, packKinds, rules.mode, bound.cost, { ...search, better });
+    const cost = costOf(packed, packKinds);
+    if (!best || cost < best.cost - 1e-9) best = { attempt: each, packed, cost };
+  }
+  if (!best) return nothing;
+  const { plan } = best.attempt;
+  const layout = laid(plan, best.packed);
+  if (rules.mode === 'straight' || layout.proven || groups.length > 0 || placeable.every(({ outline }) => !outline)) return layout;
+  return asLayout(
+    nested(layout.sheets, plan, search, (sheets) => search.better?.(asLayout(sheets, plan))),
+    plan,
+  );
 };

@@ -87,6 +87,59 @@ describe('sticks', () => {
     expect([layout.sticks.length, layout.least]).toEqual([6, 6]);
   });
 
+  it('lengths that lie there are used for nothing, and as few new ones as trying every way finds', () => {
+    /** The fewest new sticks, trying each piece on each rest and stick. */
+    const fewestNew = (lengths: readonly number[], length: number, rests: readonly number[]): number => {
+      let best = lengths.length;
+      const place = (at: number, room: readonly number[]): void => {
+        if (room.length - rests.length >= best) return;
+        const piece = lengths[at];
+        if (piece === undefined) {
+          best = room.length - rests.length;
+          return;
+        }
+        room.forEach((left, index) => {
+          if (left >= piece) place(at + 1, room.with(index, left - piece));
+        });
+        place(at + 1, [...room, length - piece]);
+      };
+      place(0, rests);
+      return best;
+    };
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 10, max: 70 }), { minLength: 1, maxLength: 8 }),
+        fc.array(fc.integer({ min: 5, max: 120 }), { maxLength: 3 }),
+        (lengths, lying) => {
+          const rests = lying.map((length, index) => ({ id: `rest ${index}`, length }));
+          const stock = { length: 100, ends: 0, kerf: 0, rests };
+          const layout = cutSticks(pieces(lengths), stock, solve);
+          expect(layout.sticks.flatMap((stick) => stick.pieces.map(({ id }) => id)).sort()).toEqual(
+            pieces(lengths)
+              .map(({ id }) => id)
+              .sort(),
+          );
+          for (const { pieces: cut, from } of layout.sticks) {
+            const room = from === null ? 100 : Math.min(100, rests.find(({ id }) => id === from)?.length ?? 0);
+            expect(cut.reduce((sum, { length }) => sum + length, 0)).toBeLessThanOrEqual(room);
+          }
+          const used = layout.sticks.flatMap(({ from }) => from ?? []);
+          expect(new Set(used).size).toBe(used.length);
+          const fresh = layout.sticks.filter(({ from }) => from === null).length;
+          expect(fresh).toBe(
+            fewestNew(
+              lengths,
+              100,
+              lying.map((length) => Math.min(100, length)),
+            ),
+          );
+          expect(layout.least).toBe(fresh);
+        },
+      ),
+      { seed: 74, numRuns: 150 },
+    );
+  });
+
   it('nothing to cut needs no stick', () => {
     expect(cutSticks([], DOWEL)).toEqual({ sticks: [], least: 0, tooLong: [] });
   });

@@ -5,17 +5,18 @@ import type { Solver } from './solver.ts';
 /** A piece to cut off a stick. */
 export type StickItem = { readonly id: string; readonly length: number };
 
-/** A stick as it is bought: its length, and what is cut off each end first, where it is rounded. The saw takes `kerf` at every cut. */
-export type StickStock = { readonly length: number; readonly ends: number; readonly kerf: number };
+/** A stick as it is bought: its length, and what is cut off each end first, where it is rounded. The saw takes `kerf` at every cut. `rests` lie
+ *  there from other work, shorter than a stick and with straight ends, and cost nothing. */
+export type StickStock = { readonly length: number; readonly ends: number; readonly kerf: number; readonly rests?: readonly StickItem[] };
 
-/** What is cut from one stick, in order, and what is left of it. */
-export type CutStick = { readonly pieces: readonly StickItem[]; readonly rest: number };
+/** What is cut from one stick, in order, and what is left of it; `from` is the rest that it is, by id, or null for a new one. */
+export type CutStick = { readonly pieces: readonly StickItem[]; readonly rest: number; readonly from: string | null };
 
-/** Sticks with their pieces, the fewest that could do, and what is longer than a stick. */
+/** Sticks with their pieces, the fewest new ones that could do, and what is longer than a stick. */
 export type StickLayout = { readonly sticks: readonly CutStick[]; readonly least: number; readonly tooLong: readonly string[] };
 
-/** Pieces of one length, grown by the kerf. */
-type Kind = { readonly length: number; readonly items: readonly StickItem[] };
+/** Pieces of one length, grown by the kerf. A rest is a stick of which a piece is missing: `missing` is that piece, and no stick misses two. */
+type Kind = { readonly length: number; readonly items: readonly StickItem[]; readonly missing: boolean };
 
 /** How many pieces of each kind one stick gives. */
 type Pattern = readonly number[];
@@ -41,21 +42,26 @@ const leastByLength = (kinds: readonly Kind[], capacity: number): number => {
 
 /** The longest first, each on the fullest stick that still takes it. */
 const bestFit = (kinds: readonly Kind[], demand: readonly number[], capacity: number): readonly Pattern[] => {
-  const sticks: { rest: number; readonly pattern: number[] }[] = [];
-  kinds.forEach(({ length }, kind) => {
+  const sticks: { rest: number; short: boolean; readonly pattern: number[] }[] = [];
+  kinds.forEach(({ length, missing }, kind) => {
     for (let piece = 0; piece < (demand[kind] as number); piece += 1) {
       let best: (typeof sticks)[number] | undefined;
-      for (const stick of sticks) if (stick.rest >= length && (!best || stick.rest < best.rest)) best = stick;
+      for (const stick of sticks) if (stick.rest >= length && !(missing && stick.short) && (!best || stick.rest < best.rest)) best = stick;
       if (!best) {
-        best = { rest: capacity, pattern: kinds.map(() => 0) };
+        best = { rest: capacity, short: false, pattern: kinds.map(() => 0) };
         sticks.push(best);
       }
       best.rest -= length;
+      best.short ||= missing;
       best.pattern[kind] = (best.pattern[kind] as number) + 1;
     }
   });
   return sticks.map(({ pattern }) => pattern);
 };
+
+/** How many pieces of a kind what is left of a stick takes. */
+const mostOf = ({ length, items, missing }: Kind, left: number, short: boolean): number =>
+  missing && short ? 0 : Math.min(items.length, Math.floor(left / length), missing ? 1 : Number.POSITIVE_INFINITY);
 
 /** The pattern worth most by the kinds' values: branch and bound, the best value for its length first. */
 const worthMost = (
@@ -70,20 +76,20 @@ const worthMost = (
   const now = kinds.map(() => 0);
   let best: { pattern: Pattern; worth: number } = { pattern: [...now], worth: 0 };
   let steps = 0;
-  const from = (at: number, left: number, worth: number): void => {
+  const from = (at: number, left: number, worth: number, short: boolean): void => {
     steps += 1;
     if (worth > best.worth + 1e-12) best = { pattern: [...now], worth };
     const kind = order[at];
     if (kind === undefined || steps > 200_000) return;
     const [length, value] = [(kinds[kind] as Kind).length, values[kind] as number];
     if (worth + (left * value) / length <= best.worth + 1e-12) return;
-    for (let count = Math.min((kinds[kind] as Kind).items.length, Math.floor(left / length)); count >= 0; count -= 1) {
+    for (let count = mostOf(kinds[kind] as Kind, left, short); count >= 0; count -= 1) {
       now[kind] = count;
-      from(at + 1, left - count * length, worth + count * value);
+      from(at + 1, left - count * length, worth + count * value, short || ((kinds[kind] as Kind).missing && count > 0));
     }
     now[kind] = 0;
   };
-  from(0, capacity, 0);
+  from(0, capacity, 0, false);
   return best;
 };
 
@@ -136,7 +142,7 @@ const allWorth = (kinds: readonly Kind[], values: readonly number[], capacity: n
   const order = kinds.map((_, kind) => kind).sort((a, b) => density(b) - density(a));
   const now = kinds.map(() => 0);
   let steps = 0;
-  const from = (at: number, left: number, worth: number): void => {
+  const from = (at: number, left: number, worth: number, short: boolean): void => {
     steps += 1;
     if (found.length > MOST_PATTERNS || steps > MOST_STEPS) return;
     const kind = order[at];
@@ -145,14 +151,14 @@ const allWorth = (kinds: readonly Kind[], values: readonly number[], capacity: n
       return;
     }
     if (worth + left * density(kind) < least) return;
-    const { length, items } = kinds[kind] as Kind;
-    for (let count = Math.min(items.length, Math.floor(left / length)); count >= 0; count -= 1) {
+    const { length, missing } = kinds[kind] as Kind;
+    for (let count = mostOf(kinds[kind] as Kind, left, short); count >= 0; count -= 1) {
       now[kind] = count;
-      from(at + 1, left - count * length, worth + count * (values[kind] as number));
+      from(at + 1, left - count * length, worth + count * (values[kind] as number), short || (missing && count > 0));
     }
     now[kind] = 0;
   };
-  from(0, capacity, 0);
+  from(0, capacity, 0, false);
   return found.length > MOST_PATTERNS || steps > MOST_STEPS ? undefined : found;
 };
 
@@ -216,15 +222,38 @@ export const cutSticks = (items: readonly StickItem[], stock: StickStock, solve?
   const capacity = usable + kerf;
   const sorted = [...items].sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1));
   const tooLong = sorted.filter((item) => item.length > usable).map(({ id }) => id);
-  const byLength = new Map<number, StickItem[]>();
-  for (const item of sorted) if (item.length <= usable) byLength.set(item.length, [...(byLength.get(item.length) ?? []), item]);
-  const kinds = [...byLength].map(([each, list]): Kind => ({ length: each + kerf, items: list }));
-  if (kinds.length === 0) return { sticks: [], least: 0, tooLong };
+  const rests = (stock.rests ?? []).filter(({ length }) => length > 0).map((each) => ({ ...each, length: Math.min(each.length, usable) }));
+  const grouped = (list: readonly StickItem[], missing: boolean): readonly Kind[] => {
+    const byLength = new Map<number, StickItem[]>();
+    for (const item of list) byLength.set(item.length, [...(byLength.get(item.length) ?? []), item]);
+    return [...byLength].map(([length, same]): Kind => ({ length, items: same, missing }));
+  };
+  const cut = sorted.filter((item) => item.length <= usable);
+  if (cut.length === 0) return { sticks: [], least: 0, tooLong };
+  const wanted = grouped(
+    cut.map((item) => ({ ...item, length: item.length + kerf })),
+    false,
+  );
+  const missing = grouped(
+    rests.map((rest) => ({ ...rest, length: Math.max(1, usable - rest.length) })),
+    true,
+  );
+  const kinds = [...wanted, ...missing].sort((a, b) => b.length - a.length);
   const { patterns, least } = proven(kinds, capacity, solve);
   const waiting = kinds.map(({ items: list }) => [...list]);
-  const sticks = patterns.map((pattern) => {
-    const pieces = pattern.flatMap((count, kind) => (waiting[kind] as StickItem[]).splice(0, count));
-    return { pieces, rest: Math.max(0, capacity - pieces.reduce((sum, piece) => sum + piece.length + kerf, 0)) };
+  const asCut = new Map(cut.map((item) => [item.id, item]));
+  const sticks = patterns.map((pattern): CutStick => {
+    const taken = pattern.map((count, kind) => (waiting[kind] as StickItem[]).splice(0, count));
+    const pieces = taken.flatMap((list, kind) => ((kinds[kind] as Kind).missing ? [] : list.map(({ id }) => asCut.get(id) as StickItem)));
+    const [from] = taken.flatMap((list, kind) => ((kinds[kind] as Kind).missing ? list : []));
+    const room = from ? capacity - from.length : capacity;
+    return { pieces, rest: Math.max(0, room - pieces.reduce((sum, piece) => sum + piece.length + kerf, 0)), from: from?.id ?? null };
   });
-  return { sticks: sticks.filter(({ pieces }) => pieces.length > 0).sort((a, b) => a.rest - b.rest), least, tooLong };
+  const used = sticks.filter(({ pieces }) => pieces.length > 0);
+  return {
+    // What lies there is cut first.
+    sticks: used.sort((a, b) => Number(a.from === null) - Number(b.from === null) || a.rest - b.rest),
+    least: Math.max(0, least - rests.length),
+    tooLong,
+  };
 };

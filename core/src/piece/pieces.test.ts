@@ -10,6 +10,7 @@ import {
   type Part,
   standsOutOf,
   stoppedMotions,
+  stuckIn,
 } from '../assembly/index.ts';
 import { dollOf, dollUm, scaleFromRatio } from '../measure/index.ts';
 import { bounds, type Ring, rectRing, regionArea } from '../shape/index.ts';
@@ -87,6 +88,7 @@ describe('every preset', () => {
         };
         const right = { interference: [], closes: true, free: true, loose: [], stuck: [] };
         // Free panels are placed by hand and may well run into each other; then the test says so instead of the piece being right.
+        expect(stuckIn(built.value.assembly.parts, seen.boxes)).toEqual([...said.stuck].sort((a, b) => a - b));
         if (piece.family !== 'panels') expect(said, `${PRESETS[number]?.key} ${seed}`).toEqual(right);
         expect(
           built.value.assembly.parts.every(({ region }) => regionArea(region) > 0 && region.outline.flat().every(Number.isInteger)),
@@ -337,6 +339,7 @@ describe('the order of assembly', () => {
     const riveted = [...shut.slice(0, 3).map(holed), placed];
     const refused = orderOf(riveted, findContacts(riveted));
     expect(findInterference(riveted)).toEqual([]);
+    expect(stuckIn(riveted, riveted.map(boxOf))).toEqual([...refused.stuck].sort((a, b) => a - b));
     expect(refused.stuck.map((index) => riveted[index]?.id).sort()).toEqual(['hook', 'over', 'rivet', 'under']);
   });
 });

@@ -83,6 +83,7 @@ export const randomPiece = (preset: number, seed: number): Piece => {
 export const boardOf = (thickness: number, id = 'white'): Board => ({
   id,
   name: id,
+  faces: 'alike',
   nominal: dollUm(thickness),
   measured: null,
   grain: 'none',

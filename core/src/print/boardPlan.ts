@@ -8,12 +8,21 @@ export type PlanLayer = (typeof PLAN_LAYERS)[number];
 /** A closed outline on a layer. */
 export type PlanRing = { readonly layer: Exclude<PlanLayer, 'text'>; readonly ring: Ring };
 
-/** Words in the middle of a part, as high as said. */
-export type PlanText = { readonly at: Point; readonly high: number; readonly text: string };
+/** Words in the middle of a part, as high as said; the part's sizes in the maker's units, and what it takes up as it lies. */
+export type PlanText = {
+  readonly at: Point;
+  readonly high: number;
+  readonly text: string;
+  readonly sizes: string;
+  readonly width: number;
+  readonly height: number;
+};
 
 /** A sheet as it is cut, at true size. */
 export type BoardPlan = {
   readonly heading: string;
+  /** The sheet's own size, in the maker's units. */
+  readonly size: string;
   readonly width: number;
   readonly height: number;
   readonly rings: readonly PlanRing[];

@@ -1,5 +1,5 @@
 // µm on paper.
-import { FIRST_ANSWER, layOut, type Sheet } from '../cut/index.ts';
+import { FIRST_ANSWER, layOut, type Sheet, USUAL_WISHES } from '../cut/index.ts';
 import type { Page } from './page.ts';
 import { moved, turned } from './place.ts';
 import { fieldOf, makePage, type PageRules, type Sheetful } from './sheet.ts';
@@ -25,7 +25,7 @@ export const impose = (templates: readonly Template[], rules: PageRules, setName
   const { sheets, tooLarge } = layOut(
     items,
     [kind],
-    { gap: BETWEEN, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'free' },
+    { gap: BETWEEN, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'free', wishes: USUAL_WISHES },
     FIRST_ANSWER,
   );
   const small = sheets.map((sheet): Sheetful => sharedPage(sheet, templates, drawings, field.x0, field.y0));
@@ -51,8 +51,8 @@ const sharedPage = (
   low: number,
 ): Sheetful => ({
   title: [...new Set(sheet.placements.map(({ id }) => (templates[Number(id)] as Template).tag))].join(' '),
-  marks: sheet.placements.flatMap(({ id, x, y, rotated }) => {
+  marks: sheet.placements.flatMap(({ id, x, y, turn }) => {
     const { marks, height } = drawings[Number(id)] as ReturnType<typeof drawTemplate>;
-    return moved(rotated ? turned(marks, height) : marks, left + x, low + y);
+    return moved(turn === 1 ? turned(marks, height) : marks, left + x, low + y);
   }),
 });

@@ -2,5 +2,6 @@ export { type BoardPlan, PLAN_GAP, PLAN_LAYERS, type PlanLayer, type PlanRing, t
 export { boardsSvg } from './boardsSvg.ts';
 export { impose } from './impose.ts';
 export { LINE_STYLES, type LineMark, type LineStyle, type Mark, type Page, type TextMark } from './page.ts';
+export { planPages } from './planPages.ts';
 export { fieldOf, type PageRules } from './sheet.ts';
 export type { Template } from './template.ts';

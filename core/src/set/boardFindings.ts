@@ -3,17 +3,32 @@ import type { Part } from '../assembly/index.ts';
 import type { CutGroup, Trim } from '../cut/index.ts';
 import { dollOf, UM } from '../measure/index.ts';
 import { boardFor, type Casework, layersFor } from '../piece/index.ts';
+import { bounds } from '../shape/index.ts';
 import { asSold, type Board, thicknessOf, USUAL_SHEETS, type UsualSheet } from '../stock/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { idsOf, type Judged, tagged } from './judged.ts';
 
-const fits = (group: CutGroup, sheet: { readonly width: number; readonly height: number }, trim: Trim): boolean => {
+const fits = (
+  group: Pick<CutGroup, 'width' | 'height' | 'grained'>,
+  sheet: { readonly width: number; readonly height: number },
+  trim: Trim,
+): boolean => {
   const [across, along] = [
     Math.min(sheet.width, sheet.height) - trim.left - trim.right,
     Math.max(sheet.width, sheet.height) - trim.bottom - trim.top,
   ];
   return (group.width <= across && group.height <= along) || (!group.grained && group.height <= across && group.width <= along);
 };
+
+/** Whether some sheet of a part's board takes so much of it, its grain kept. */
+export const fitsBoard =
+  (boards: readonly Board[], trim: Trim) =>
+  (part: Part, width: number, height: number): boolean => {
+    const board = boards.find(({ id }) => id === part.stock);
+    const grained = board?.grain === 'along' && part.grain !== 'any';
+    const [across, along] = grained && part.grain === 'x' ? [height, width] : [width, height];
+    return board?.sheets.some((sheet) => fits({ width: across, height: along, grained }, sheet, trim)) ?? true;
+  };
 
 const addSheet = (board: Board, sheet: UsualSheet): Mend => ({
   kind: 'add-sheet',
@@ -37,6 +52,27 @@ export const largerThanBoard = ({ piece, means, groups, built, trim }: Judged): 
         mend: helps ? addSheet(board, helps) : null,
       },
     ];
+  });
+
+/** Parts that had to be joined, what hides their joints, and the sheet from which they could be cut whole. */
+export const partsJoined = ({ piece, means, trim, built, joined }: Judged): readonly Finding[] =>
+  joined.map(({ part: id, name, pieces, strips, behind, open }): Finding => {
+    const mine = built.assembly.parts.filter((part) => pieces.includes(part.id));
+    const [first] = mine as [Part];
+    const board = means.boards.find((each) => each.id === first.stock) as Board;
+    const { x0, y0, x1, y1 } = bounds(mine.flatMap(({ region }) => region.outline));
+    const fitsUsual = (sheet: UsualSheet): boolean => fitsBoard([{ ...board, sheets: [asSold(sheet)] }], trim)(first, x1 - x0, y1 - y0);
+    const helps = [...USUAL_SHEETS].sort((a, b) => a.width * a.height - b.width * b.height).find(fitsUsual);
+    return {
+      code: 'part-joined',
+      severity: 'note',
+      part: name,
+      board: board.name,
+      behind,
+      numbers: { pieces: pieces.length, strips: strips.length, open },
+      where: { pieceId: piece.id, partIds: [id, ...pieces, ...strips] },
+      mend: helps ? addSheet(board, helps) : null,
+    };
   });
 
 /** A strip of board under twice its thickness crumbles under the knife. Common practice, no source. */

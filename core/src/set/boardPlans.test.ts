@@ -125,11 +125,14 @@ describe('sticks of a set', () => {
     for (const { layout } of plans) expect(layout.sticks.length).toBe(layout.least);
     const short = {
       ...document,
-      cutting: { ...document.cutting, sticks: { 'square dowel, 8 mm': { length: 60_000 as never, joins: false } } },
+      cutting: { ...document.cutting, sticks: { 'square dowel, 8 mm': { length: 60_000 as never, joins: false, rests: [] } } },
     };
     const refused = planSticks(short, derive(short)).find(({ stick }) => stick === 'square dowel, 8 mm');
     expect(refused?.layout.tooLong.length).toBeGreaterThan(0);
-    const joins = { ...short, cutting: { ...short.cutting, sticks: { 'square dowel, 8 mm': { length: 60_000 as never, joins: true } } } };
+    const joins = {
+      ...short,
+      cutting: { ...short.cutting, sticks: { 'square dowel, 8 mm': { length: 60_000 as never, joins: true, rests: [] } } },
+    };
     const joined = planSticks(joins, derive(joins)).find(({ stick }) => stick === 'square dowel, 8 mm');
     expect(joined?.layout.tooLong).toEqual([]);
     expect(joined?.layout.sticks.flatMap(({ pieces }) => pieces).every(({ id }) => /#\d+$/.test(id))).toBe(true);

@@ -1,7 +1,8 @@
 import { guidesOf } from '../assembly/index.ts';
 import type { Placement } from '../cut/index.ts';
+import { formatNumber } from '../measure/index.ts';
 import type { BoardPlan, PlanRing } from '../print/index.ts';
-import { bounds, movedRing, type Point, type Region, type Ring, rectRing } from '../shape/index.ts';
+import { bounds, lain, lyingSize, movedRing, type Point, type Region, type Ring, rectRing } from '../shape/index.ts';
 import type { BoardLayout } from './boards.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
@@ -22,15 +23,19 @@ export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
     ),
   );
 
-/** How a part's own points come to lie on the sheet: a turned one by a quarter, counter-clockwise. */
-export const placedOn =
-  ({ x, y, rotated }: Placement, height: number): ((point: Point) => Point) =>
-  ([px, py]) =>
-    rotated ? [x + height - py, y + px] : [x + px, y + py];
+/** How a part's own points come to lie on the sheet. */
+export const placedOn = (placement: Placement, size: { readonly width: number; readonly height: number }): ((point: Point) => Point) => {
+  const place = lain(size, placement);
+  return (point) => {
+    const [x, y] = place(point);
+    return [placement.x + x, placement.y + y];
+  };
+};
 
-type Lines = { readonly outlines: readonly Ring[]; readonly guides: readonly Ring[] };
+/** `guides` and `behind` are the pencil lines on the face that the template shows and on the other one. */
+type Lines = { readonly outlines: readonly Ring[]; readonly guides: readonly Ring[]; readonly behind: readonly Ring[] };
 
-/** The outlines of every part with its lower left corner at the origin, and the pencil lines on the face that its template shows. */
+/** The outlines of every part with its lower left corner at the origin, and its pencil lines. */
 const linesById = (derived: DerivedSet): ReadonlyMap<string, Lines> =>
   new Map(
     derived.pieces.flatMap(({ made }) => {
@@ -39,8 +44,9 @@ const linesById = (derived: DerivedSet): ReadonlyMap<string, Lines> =>
       return made.assembly.parts.map(({ id, region }, index): [string, Lines] => {
         const { x0, y0 } = bounds(region.outline);
         const home = (ring: Ring) => movedRing(ring, -x0, -y0);
-        const shown = (guides[index] ?? []).filter(({ face }) => face === 'front');
-        return [id, { outlines: [region.outline, ...region.holes].map(home), guides: shown.map(({ outline }) => home(outline)) }];
+        const on = (side: 'front' | 'back') =>
+          (guides[index] ?? []).filter(({ face }) => face === side).map(({ outline }) => home(outline));
+        return [id, { outlines: [region.outline, ...region.holes].map(home), guides: on('front'), behind: on('back') }];
       });
     }),
   );
@@ -48,24 +54,36 @@ const linesById = (derived: DerivedSet): ReadonlyMap<string, Lines> =>
 /** Every sheet of a set as it is cut, at true size, in the order of the boards. */
 export const boardPlans = (document: SetDocument, derived: DerivedSet, layouts: readonly BoardLayout[]): readonly BoardPlan[] => {
   const [parts, lines] = [partsById(derived), linesById(derived)];
+  const sizes = (width: number, height: number): string =>
+    `${formatNumber(width, document.units).text} × ${formatNumber(height, document.units).text} ${document.units.unit}`;
   const nameOf = (id: string) => document.boards.find((board) => board.id === id)?.name ?? id;
   return layouts.flatMap(({ board, layout }) =>
     layout.sheets.map(({ kind, placements }, index): BoardPlan => {
       const drawn = placements.map((placement) => {
         const { tag, width, height } = parts.get(placement.id) as Named;
-        const { outlines, guides } = lines.get(placement.id) as Lines;
-        const place = placedOn(placement, height);
+        const { outlines, guides, behind } = lines.get(placement.id) as Lines;
+        const place = placedOn(placement, { width, height });
         const rings: PlanRing[] = [
           ...outlines.map((ring) => ({ layer: 'cut' as const, ring: ring.map(place) })),
-          ...guides.map((ring) => ({ layer: 'guide' as const, ring: ring.map(place) })),
+          // What lies on its face shows its back.
+          ...(placement.mirrored ? behind : guides).map((ring) => ({ layer: 'guide' as const, ring: ring.map(place) })),
         ];
-        return { rings, text: { at: place([width / 2, height / 2]), high: Math.min(12_000, Math.min(width, height) * 0.4), text: tag } };
+        const high = Math.min(12_000, Math.min(width, height) * 0.4);
+        const text = {
+          at: place([width / 2, height / 2]),
+          high,
+          text: tag,
+          sizes: sizes(width, height),
+          ...lyingSize({ width, height }, placement),
+        };
+        return { rings, text };
       });
       return {
         heading: `${nameOf(board)} · ${kind.name} · ${index + 1} of ${layout.sheets.length}`,
+        size: sizes(kind.width, kind.height),
         width: kind.width,
         height: kind.height,
-        rings: [{ layer: 'sheet', ring: rectRing(0, 0, kind.width, kind.height) }, ...drawn.flatMap(({ rings }) => rings)],
+        rings: [{ layer: 'sheet', ring: kind.outline ?? rectRing(0, 0, kind.width, kind.height) }, ...drawn.flatMap(({ rings }) => rings)],
         texts: drawn.map(({ text }) => text),
       };
     }),

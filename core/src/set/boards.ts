@@ -1,8 +1,18 @@
 // From derived pieces to sheets, one stock of board after another.
-import { type CutItem, FIRST_ANSWER, type Layout, layOut, type Search, type SheetKind } from '../cut/index.ts';
+import type { Part } from '../assembly/index.ts';
+import {
+  type CutItem,
+  type CutRules,
+  FIRST_ANSWER,
+  type Layout,
+  layOutPinned,
+  type PinnedSheet,
+  type Search,
+  type SheetKind,
+} from '../cut/index.ts';
 import { seededRandom } from '../kit/index.ts';
-import { bounds } from '../shape/index.ts';
-import type { Board } from '../stock/index.ts';
+import { asRect, bounds, movedRing, type Region, type Ring } from '../shape/index.ts';
+import { type Board, outlineOfOffcut } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { isCut } from './isCut.ts';
@@ -10,9 +20,26 @@ import { isCut } from './isCut.ts';
 /** The sheets of one board. `key` is all that they depend on; `searched` says that the search has had its turn. */
 export type BoardLayout = { readonly key: string; readonly board: string; readonly layout: Layout; readonly searched: boolean };
 
-const itemsFor = (document: SetDocument, derived: DerivedSet, board: Board): readonly CutItem[] => {
+/** What is still to be cut from a board. */
+export const itemsFor = (document: SetDocument, derived: DerivedSet, board: Board): readonly CutItem[] => {
   const done = isCut(document);
-  return all(derived, board).filter(({ id, width, height }) => !done(board.id, id, width, height));
+  const groups = new Map(document.cutting.together.flatMap((parts, index) => parts.map((id) => [id, String(index)] as const)));
+  return all(derived, board)
+    .filter(({ id, width, height }) => !done(board.id, id, width, height))
+    .map((item) => (groups.has(item.id) ? { ...item, group: groups.get(item.id) } : item));
+};
+
+/** The outlines of parts with their lower left corner at the origin. Parts are never written to, and most are laid out again and again. */
+const outlines = new WeakMap<Part, Region>();
+
+const outlineOf = (part: Part): Region => {
+  const known = outlines.get(part);
+  if (known) return known;
+  const { x0, y0 } = bounds(part.region.outline);
+  const home = (ring: Ring): Ring => movedRing(ring, -x0, -y0);
+  const outline = { outline: home(part.region.outline), holes: part.region.holes.map(home) };
+  outlines.set(part, outline);
+  return outline;
 };
 
 const all = (derived: DerivedSet, board: Board): readonly CutItem[] =>
@@ -22,13 +49,24 @@ const all = (derived: DerivedSet, board: Board): readonly CutItem[] =>
       .map((part): CutItem => {
         const { x0, y0, x1, y1 } = bounds(part.region.outline);
         const free = board.grain === 'none' || part.grain === 'any';
-        return { id: part.id, width: x1 - x0, height: y1 - y0, lies: free ? 'either' : part.grain === 'x' ? 'turned' : 'drawn' };
+        const whole = part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
+        return {
+          id: part.id,
+          width: x1 - x0,
+          height: y1 - y0,
+          lies: free ? 'either' : part.grain === 'x' ? 'turned' : 'drawn',
+          ...(whole ? {} : { outline: outlineOf(part), flips: board.faces === 'alike' }),
+        };
       }),
   );
 
 /** Sheets stand upright, so grain runs along their height; an offcut's height is its grain's way as the maker says. */
-const kindsOf = ({ sheets, offcuts, grain }: Board): readonly SheetKind[] => [
-  ...offcuts.map(({ id, width, height }): SheetKind => {
+export const kindsOf = ({ sheets, offcuts, grain }: Board): readonly SheetKind[] => [
+  ...offcuts.map((each): SheetKind => {
+    const { id, width, height } = each;
+    const outline = outlineOfOffcut(each);
+    // One that is no rectangle lies as the maker says, whichever way is longer.
+    if (outline) return { name: 'offcut', width, height, price: null, atHand: 1, offcut: id, outline };
     const [across, along] = grain === 'none' ? [Math.min(width, height), Math.max(width, height)] : [width, height];
     return { name: 'offcut', width: across, height: along, price: null, atHand: 1, offcut: id };
   }),
@@ -43,6 +81,16 @@ const kindsOf = ({ sheets, offcuts, grain }: Board): readonly SheetKind[] => [
     }),
   ),
 ];
+
+/** The sheets that parts are pinned to, as far as there is still such a kind. */
+const pinnedOn = ({ cutting }: SetDocument, { id }: Board, kinds: readonly SheetKind[]): readonly PinnedSheet[] =>
+  cutting.pinned.flatMap((pinned): readonly PinnedSheet[] => {
+    const kind = kinds.find(({ name, offcut }) => offcut === pinned.offcut && (offcut !== null || name === pinned.name));
+    return pinned.board === id && kind ? [{ id: pinned.id, kind, parts: pinned.parts }] : [];
+  });
+
+/** How the boards of a set are cut. */
+export const rulesOf = ({ cutting: { gap, trim, mode, wishes } }: SetDocument): CutRules => ({ gap, trim, mode, wishes });
 
 /** So many tries are made for each board before its best layout stands: about a second's work on a table of a hundred parts. Counted, not
  *  timed, so that equal sets come out equal everywhere. */
@@ -77,11 +125,12 @@ export const layOutSet = (
     const items = itemsFor(document, derived, board);
     if (items.length === 0) return [];
     const kinds = kindsOf(board);
-    const { gap, trim, mode } = document.cutting;
-    const key = JSON.stringify([board.id, kinds, gap, trim, mode, items]);
+    const rules = rulesOf(document);
+    const pinned = pinnedOn(document, board, kinds);
+    const key = JSON.stringify([board.id, kinds, rules, items, pinned]);
     const known = previous.find((layout) => layout.key === key);
     if (known && (known.searched || search === null)) return [known];
     const told = (layout: Layout): void => better({ key, board: board.id, layout, searched: false });
-    const layout = layOut(items, kinds, { gap, trim, mode }, search ? { ...search(), better: told } : FIRST_ANSWER);
+    const layout = layOutPinned(items, kinds, pinned, rules, search ? { ...search(), better: told } : FIRST_ANSWER);
     return [{ key, board: board.id, layout, searched: search !== null || layout.proven }];
   });

@@ -1,22 +1,26 @@
 // What has been cut: it is planned no more, and what it left goes to the offcuts.
 import { cutRests, type Sheet } from '../cut/index.ts';
 import { dollUm } from '../measure/index.ts';
-import type { Board, Offcut } from '../stock/index.ts';
+import { type Board, type Offcut, WHOLE } from '../stock/index.ts';
 import { partsById } from './boardPlans.ts';
 import type { DerivedSet } from './derive.ts';
 import type { CutSheet, SetDocument } from './document.ts';
 import type { Edit } from './edit.ts';
 
-const cuttingWith = ({ cutting }: SetDocument, cut: readonly CutSheet[]): Edit => ({
-  kind: 'change-set',
-  change: { cutting: { ...cutting, cut } },
-});
+const cuttingWith = ({ cutting }: SetDocument, cut: readonly CutSheet[]): Edit => {
+  // What is cut is pinned no more.
+  const done = new Set(cut.flatMap(({ parts }) => parts.map(({ id }) => id)));
+  const pinned = cutting.pinned
+    .map((sheet) => ({ ...sheet, parts: sheet.parts.filter(({ id }) => !done.has(id)) }))
+    .filter(({ parts }) => parts.length > 0);
+  return { kind: 'change-set', change: { cutting: { ...cutting, cut, pinned } } };
+};
 
 /** What of a sheet is worth keeping: every rest of its cuts that is large enough on both sides; of one that is cut freely the largest. */
 const keptOf = ({ cuts, offcut }: Sheet, least: number, newId: () => string): readonly Offcut[] =>
   (cuts ? cutRests(cuts) : [offcut])
     .filter(({ width, height }) => Math.min(width, height) >= least)
-    .map(({ width, height }) => ({ id: newId(), width: dollUm(width), height: dollUm(height) }));
+    .map(({ width, height }) => ({ id: newId(), width: dollUm(width), height: dollUm(height), shape: WHOLE }));
 
 /** The edit that ticks a sheet as cut: its parts are planned no more, its rests become offcuts, and it is no longer at hand.
  *  Units: µm. `newId` gives a new id each time. */

@@ -1,6 +1,7 @@
 // What a careful maker would notice about boards that are laid out.
 import type { Sheet } from '../cut/index.ts';
 import { dollUm } from '../measure/index.ts';
+import { lyingSize } from '../shape/index.ts';
 import { type Board, USUAL_SHEETS } from '../stock/index.ts';
 import { partsById } from './boardPlans.ts';
 import { type BoardLayout, layOutSet } from './boards.ts';
@@ -87,6 +88,27 @@ const sheetForLittle = (laid: Laid): readonly Finding[] => {
   ];
 };
 
+/** A sheet that is bought though less than this share of it is needed. */
+const SCRAP = 0.3;
+
+const offcutWouldDo = ({ board, derived, laid }: Laid): readonly Finding[] => {
+  const parts = partsById(derived);
+  return laid.layout.sheets.flatMap((sheet, index): readonly Finding[] => {
+    if (!sheet.bought) return [];
+    const boxes = sheet.placements.map((placement) => {
+      const { width, height } = lyingSize(parts.get(placement.id) ?? { width: 0, height: 0 }, placement);
+      return { x0: placement.x, y0: placement.y, x1: placement.x + width, y1: placement.y + height };
+    });
+    const width = Math.max(...boxes.map(({ x1 }) => x1)) - Math.min(...boxes.map(({ x0 }) => x0));
+    const height = Math.max(...boxes.map(({ y1 }) => y1)) - Math.min(...boxes.map(({ y0 }) => y0));
+    if (width * height > SCRAP * sheet.kind.width * sheet.kind.height) return [];
+    const where = { pieceId: '', partIds: sheet.placements.map(({ id }) => id) };
+    return [
+      { code: 'offcut-would-do', severity: 'note', board: board.name, numbers: { width, height, sheet: index + 1 }, where, mend: null },
+    ];
+  });
+};
+
 const pieceOf = ({ pieces }: DerivedSet, part: string): string =>
   pieces.find(({ made }) => made?.assembly.parts.some(({ id }) => id === part))?.id ?? '';
 
@@ -126,5 +148,5 @@ export const cuttingFindings = (document: SetDocument, derived: DerivedSet, layo
     const board = document.boards.find(({ id }) => id === laid.board);
     if (!board) return [];
     const all: Laid = { document, derived, board, laid };
-    return [...boardsToBuy(all), ...sheetForLittle(all), ...grainIsDear(all)];
+    return [...boardsToBuy(all), ...sheetForLittle(all), ...offcutWouldDo(all), ...grainIsDear(all)];
   });

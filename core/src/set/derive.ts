@@ -1,12 +1,13 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
-import { type Assembly, type Inspection, inspect, type Order, orderOf } from '../assembly/index.ts';
-import { type CutGroup, cutList, type Trim } from '../cut/index.ts';
+import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spliced, spliced } from '../assembly/index.ts';
+import { type CutGroup, cutList } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
 import { type Bay, buildPiece, type Means, type PieceProblem } from '../piece/index.ts';
 import type { Rect } from '../shape/index.ts';
 import { thicknessOf } from '../stock/index.ts';
-import type { Piece, SetDocument } from './document.ts';
+import { fitsBoard } from './boardFindings.ts';
+import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { findingsOf, problemFinding } from './findings.ts';
 
@@ -28,6 +29,8 @@ export type MadePiece = {
   readonly openings: readonly Rect[];
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
+  /** Parts that are joined of several because no sheet is as large. */
+  readonly joined: readonly Spliced[];
   /** The tag of each part, by index. */
   readonly tags: readonly string[];
 };
@@ -35,7 +38,7 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards }: Means, trim: Trim): string =>
+const keyOf = (piece: Piece, { scale, body, boards }: Means, { trim, splice }: Cutting): string =>
   JSON.stringify([
     piece,
     scale.doll / scale.real,
@@ -48,6 +51,7 @@ const keyOf = (piece: Piece, { scale, body, boards }: Means, trim: Trim): string
       board.sheets.map(({ width, height }) => [width, height]),
     ]),
     trim,
+    splice,
   ]);
 
 const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] => {
@@ -56,12 +60,15 @@ const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] =
   return tags;
 };
 
-const derivePiece = (key: string, piece: Piece, means: Means, trim: Trim): DerivedPiece => {
+const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
   const { boards } = means;
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
-  const { assembly, bays, openings } = built.value;
+  const { trim } = cutting;
+  const { bays, openings } = built.value;
+  const { assembly, spliced: joined } =
+    cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
   const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
   const made: MadePiece = {
@@ -70,9 +77,15 @@ const derivePiece = (key: string, piece: Piece, means: Means, trim: Trim): Deriv
     openings,
     inspection,
     groups,
+    joined,
     tags: tagsOf(groups, assembly.parts.length),
   };
-  return { ...named, made, problem: null, findings: findingsOf({ piece, means, trim, built: built.value, inspection, groups }) };
+  return {
+    ...named,
+    made,
+    problem: null,
+    findings: findingsOf({ piece, means, trim, built: { ...built.value, assembly }, inspection, groups, joined }),
+  };
 };
 
 /** What the pieces of a set are made with. */
@@ -93,8 +106,8 @@ export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet
   const means = meansOf(document);
   const known = new Map(previous?.pieces.map((piece) => [piece.key, piece]));
   const pieces = document.pieces.map((piece) => {
-    const key = keyOf(piece, means, document.cutting.trim);
-    return known.get(key) ?? derivePiece(key, piece, means, document.cutting.trim);
+    const key = keyOf(piece, means, document.cutting);
+    return known.get(key) ?? derivePiece(key, piece, means, document.cutting);
   });
   return { scale, pieces };
 };

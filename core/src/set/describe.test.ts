@@ -42,7 +42,7 @@ describe('findings in words', () => {
 
   it('say what does not fit on its board, and what would help', () => {
     const wide = { ...shallow, width: '500 cm', back: 'none' };
-    const found = notes({ boards: [{ id: 'white', name: 'white board', sheets: ['A3'] }], pieces: [wide] });
+    const found = notes({ boards: [{ id: 'white', name: 'white board', sheets: ['A3'] }], cutting: { splice: 'leave' }, pieces: [wide] });
     expect(found[0]).toMatch(/^Larger than its board\. 1B top, bottom is .* no sheet of white board takes it\. \[get .* sheets too\]$/);
   });
 

@@ -47,6 +47,17 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'Larger than its board',
         reason: `${finding.part} is ${show(finding.numbers.width)} by ${show(finding.numbers.height)}; no sheet of ${finding.board} takes it.`,
       };
+    case 'part-joined': {
+      const { pieces, strips, open } = finding.numbers;
+      const hides =
+        finding.behind.length > 0 ? ` ${capital(listed(finding.behind))} ${finding.behind.length === 1 ? 'hides' : 'hide'} a joint.` : '';
+      const trim = open > 0 ? ` ${open === 1 ? 'One joint shows' : `${open} joints show`}: put a trim over it.` : '';
+      const held = strips > 0 ? ` Glue the ${strips === 1 ? 'strip' : 'strips'} behind before it goes in.` : '';
+      return {
+        title: 'Joined of several',
+        reason: `No sheet of ${finding.board} is as large as the ${finding.part}: it is made of ${pieces} pieces.${hides}${trim}${held}`,
+      };
+    }
     case 'shelf-gap-too-low':
       return {
         title: 'Too low to stand there',
@@ -57,6 +68,13 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'A sheet for little',
         reason: `One more sheet of ${finding.board} is needed only for ${listed(finding.parts)}.`,
       };
+    case 'offcut-would-do': {
+      const { width, height, sheet } = finding.numbers;
+      return {
+        title: 'An offcut would do',
+        reason: `Of sheet ${sheet} of ${finding.board} only ${show(width)} by ${show(height)} is needed.`,
+      };
+    }
     case 'grain-is-dear':
       return {
         title: 'The grain costs board',

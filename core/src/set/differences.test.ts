@@ -71,7 +71,19 @@ describe('what tells two versions apart', () => {
       {
         kind: 'change-set',
         change: {
-          cutting: { gap: dollUm(500), trim: NO_TRIM, mode: 'straight', kerf: dollUm(500), sticks: {}, keep: dollUm(40_000), cut: [] },
+          cutting: {
+            gap: dollUm(500),
+            trim: NO_TRIM,
+            mode: 'straight',
+            splice: 'join',
+            wishes: { first: 'money', next: 'rest' },
+            kerf: dollUm(500),
+            sticks: {},
+            keep: dollUm(40_000),
+            cut: [],
+            pinned: [],
+            together: [],
+          },
         },
       },
       'Cutting: knife gap 0 mm → 0.5 mm',

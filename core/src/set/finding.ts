@@ -18,6 +18,12 @@ export type FindingCase =
   | ({ readonly code: 'does-not-fit'; readonly what: string } & Numbers<'available' | 'needed'>)
   | ({ readonly code: 'unknown-face'; readonly what: string; readonly face: string } & Numbers<never>)
   | ({ readonly code: 'part-larger-than-board'; readonly part: string; readonly board: string } & Numbers<'width' | 'height'>)
+  | ({
+      readonly code: 'part-joined';
+      readonly part: string;
+      readonly board: string;
+      readonly behind: readonly string[];
+    } & Numbers<'pieces' | 'strips' | 'open'>)
   | ({ readonly code: 'part-too-narrow'; readonly part: string } & Numbers<'width' | 'least'>)
   | ({ readonly code: 'shelf-gap-too-low'; readonly object: string } & Numbers<'gap' | 'needed'>)
   | ({ readonly code: 'shelf-too-shallow'; readonly object: string } & Numbers<'depth' | 'needed'>)
@@ -32,6 +38,7 @@ export type FindingCase =
   | ({ readonly code: 'goes-not-under' } & Numbers<'height' | 'under'>)
   | ({ readonly code: 'thickness-off-scale'; readonly board: string } & Numbers<'board' | 'scaled'>)
   | ({ readonly code: 'sheet-for-little'; readonly parts: readonly string[]; readonly board: string } & Numbers<'parts'>)
+  | ({ readonly code: 'offcut-would-do'; readonly board: string } & Numbers<'width' | 'height' | 'sheet'>)
   | ({ readonly code: 'grain-is-dear'; readonly board: string } & Numbers<'sheets'>)
   | ({ readonly code: 'boards-to-buy'; readonly board: string; readonly what: string } & Numbers<'sheets'>)
   | ({ readonly code: 'tips-over' } & Numbers<'height' | 'depth'>)

@@ -1,9 +1,9 @@
 // µm. What a careful maker would notice about one piece.
-import { type Box, orderOf } from '../assembly/index.ts';
+import { type Box, stuckIn } from '../assembly/index.ts';
 import { dollOf, inWorld, UM } from '../measure/index.ts';
 import { type Casework, cellAt, type PieceProblem } from '../piece/index.ts';
 import { normalOf } from '../shape/index.ts';
-import { largerThanBoard, layersOff, littleJoints, tooNarrow } from './boardFindings.ts';
+import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from './boardFindings.ts';
 import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver } from './caseworkFindings.ts';
 import type { Piece } from './document.ts';
 import type { Finding, Mend } from './finding.ts';
@@ -91,10 +91,7 @@ const untrue = (judged: Judged): readonly Finding[] => {
       where: at(loose),
     });
   // Every other family comes apart, whatever is decided (its tests show it), and parts that share space are in each other's way by nature.
-  const stuck =
-    piece.family === 'panels' && interference.length === 0
-      ? orderOf(built.assembly.parts, inspection.contacts, inspection.boxes).stuck
-      : [];
+  const stuck = piece.family === 'panels' && interference.length === 0 ? stuckIn(built.assembly.parts, inspection.boxes) : [];
   if (stuck.length > 0)
     found.push({ ...base, code: 'no-order', parts: stuck.map((index) => tagged(judged, index)), numbers: {}, where: at(stuck) });
   return found;
@@ -108,6 +105,7 @@ const onCasework =
 const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   untrue,
   largerThanBoard,
+  partsJoined,
   stoppedMotionFindings,
   onCasework(openingsOverBays),
   onCasework(shelfGaps),

@@ -1,5 +1,5 @@
 export { boardPlans, partsById, placedOn } from './boardPlans.ts';
-export { type BoardLayout, layOutSet, searchOf } from './boards.ts';
+export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
 export { tickCut, untickCut } from './cutSheets.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
@@ -10,6 +10,7 @@ export { type CutSheet, MOST_PIECES, type Piece, type SetDocument, setSchema } f
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
+export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
-export { partOfPiece, planSticks, roundedEnd, type StickPlan } from './stickPlans.ts';
+export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';
 export { templatePages, templatesOf, type Wanted } from './templates.ts';

@@ -1,4 +1,4 @@
-import type { Assembly, Inspection, Part } from '../assembly/index.ts';
+import type { Assembly, Inspection, Part, Spliced } from '../assembly/index.ts';
 import type { CutGroup, Trim } from '../cut/index.ts';
 import type { Built, Means } from '../piece/index.ts';
 import type { Piece } from './document.ts';
@@ -13,6 +13,7 @@ export type Judged<P extends Piece = Piece> = {
   readonly built: Built;
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
+  readonly joined: readonly Spliced[];
 };
 
 /** A mend that changes the piece itself. */

@@ -239,7 +239,7 @@ describe('findings', () => {
     ['tips-over', { height: '1800 mm', depth: '300 mm' }],
     ['shelf-gap-too-low', { front: { kind: 'shelves', count: 9, holds: 'hardback' } }],
     ['thickness-off-scale', { height: '500 mm' }],
-    ['part-larger-than-board', { width: '5 m', height: '900 mm', depth: '600 mm' }],
+    ['part-joined', { width: '5 m', height: '900 mm', depth: '600 mm' }],
     ['cannot-be-built', { front: { kind: 'columns', slots: [{ size: { clear: '900 mm' } }, { size: { clear: '900 mm' } }] } }],
   ])('%s is seen, said in words, mended with one edit, and the mend undone', (code, piece) => {
     const document = read({ pieces: [piece] });
@@ -285,7 +285,7 @@ describe('findings', () => {
   });
 
   it('a part longer than every board is a finding, and the rest is still cut', () => {
-    const document = read({ pieces: [{ width: '6 m', height: '900 mm' }] });
+    const document = read({ cutting: { splice: 'leave' }, pieces: [{ width: '6 m', height: '900 mm' }] });
     const layouts = layOutSet(document, derive(document));
     expect(layouts[0]?.layout.tooLarge.length).toBeGreaterThan(0);
     expect(layouts[0]?.layout.sheets.length).toBeGreaterThan(0);

@@ -1,8 +1,9 @@
 // From derived pieces to sticks, one kind after another.
 import { cutSticks, type Solver, type StickItem, type StickLayout, usableOf } from '../cut/index.ts';
+import { dollUm } from '../measure/index.ts';
 import { STICK_NAMES, STICKS, type StickName } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
-import type { SetDocument } from './document.ts';
+import type { SetDocument, StickWish } from './document.ts';
 
 /** The sticks of one kind, how long one is, and how their pieces are cut from them. A piece that is joined of several has the part's id, a `#`
  *  and a number. */
@@ -29,6 +30,12 @@ const itemsFor = (derived: DerivedSet, stick: StickName): readonly StickItem[] =
       .map((part): StickItem => ({ id: part.id, length: Math.round(part.length ?? 0) })),
   );
 
+/** A stick of which nothing else was said. */
+export const usualStick = (stick: StickName): StickWish => ({ length: dollUm(STICKS[stick].length), joins: false, rests: [] });
+
+/** The sticks that are bought new. */
+export const bought = ({ sticks }: StickLayout): StickLayout['sticks'] => sticks.filter(({ from }) => from === null);
+
 /** Cuts the sticks of a set.
  *  Shape: derived set → a plan for each kind of stick that it uses. A kind whose pieces did not change keeps its plan; one that was planned
  *  without a solver is planned anew when there is one. */
@@ -39,13 +46,18 @@ export const planSticks = (
   solve?: Solver,
 ): readonly StickPlan[] =>
   STICK_NAMES.flatMap((stick): readonly StickPlan[] => {
-    const { length, joins } = cutting.sticks[stick] ?? { length: STICKS[stick].length, joins: false };
-    const stock = { length, ends: roundedEnd(stick), kerf: cutting.kerf };
+    const { length, joins, rests } = cutting.sticks[stick] ?? usualStick(stick);
+    const stock = {
+      length,
+      ends: roundedEnd(stick),
+      kerf: cutting.kerf,
+      rests: rests.map((each, index) => ({ id: `rest ${index + 1}`, length: each })),
+    };
     const whole = itemsFor(derived, stick);
     const items = joins ? joined(whole, usableOf(stock)) : whole;
     if (items.length === 0) return [];
     const key = JSON.stringify([stick, stock, items]);
     const known = previous.find((plan) => plan.key === key);
-    if (known && (!solve || known.layout.sticks.length === known.layout.least)) return [known];
+    if (known && (!solve || bought(known.layout).length === known.layout.least)) return [known];
     return [{ key, stick, length, layout: cutSticks(items, stock, solve) }];
   });

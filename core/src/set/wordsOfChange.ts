@@ -40,7 +40,10 @@ const dollChanges = (before: SetDocument, after: SetDocument, units: Units): rea
 /** Only sticks that the maker said something about. */
 const sticksText = (sticks: SetDocument['cutting']['sticks'], size: (um: DollUm) => string): string =>
   Object.entries(sticks)
-    .map(([name, wish]) => `${name} ${size(wish.length)}${wish.joins ? ', joined where too short' : ''}`)
+    .map(
+      ([name, wish]) =>
+        `${name} ${size(wish.length)}${wish.joins ? ', joined where too short' : ''}${wish.rests.length > 0 ? ` and ${wish.rests.map(size).join(', ')} that lie there` : ''}`,
+    )
     .join('; ') || 'as usual';
 
 /** One size where all four edges are trimmed alike. */
@@ -79,6 +82,10 @@ export const changeOfSetting = (
             ['sticks', 'sticks', ({ sticks }) => sticksText(sticks, size)],
             ['keep', 'offcuts kept from', ({ keep }) => size(keep)],
             ['cut', 'sheets cut', ({ cut }) => String(cut.length)],
+            ['pinned', 'parts laid by hand', ({ pinned }) => String(pinned.reduce((sum, { parts }) => sum + parts.length, 0))],
+            ['splice', 'parts larger than a sheet', ({ splice }) => (splice === 'join' ? 'joined' : 'left')],
+            ['together', 'parts kept together', ({ together }) => String(together.flat().length)],
+            ['wishes', 'what counts', ({ wishes }) => `${wishes.first}, then ${wishes.next}`],
             ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],
           ],
           before.cutting,
@@ -120,6 +127,7 @@ export const changeOfBoard = (was: Board, is: Board, units: Units): readonly str
       ['nominal', 'label', ({ nominal }) => thickness(nominal)],
       ['measured', 'as measured', ({ measured }) => thickness(measured)],
       ['grain', 'grain', ({ grain }) => grain],
+      ['faces', 'faces', ({ faces }) => faces],
       ['sheets', 'sheets', sheetNames],
       [
         'offcuts',

@@ -1,3 +1,4 @@
+export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
 export { boardWithEdge, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
   asRect,
@@ -15,5 +16,7 @@ export {
   ringArea,
   sameRegion,
   signedArea,
+  without,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';
+export { isConvex, trianglesOf, turnAt } from './triangles.ts';

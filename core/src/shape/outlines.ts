@@ -11,13 +11,24 @@ export const chordsOf = (radius: number): number => {
 
 const rounded = (x: number, y: number): Point => [Math.round(x) + 0, Math.round(y) + 0];
 
+const known = new Map<number, readonly Point[]>();
+
+/** So many unit vectors, evenly all round. */
+const directions = (count: number): readonly Point[] => {
+  const made =
+    known.get(count) ??
+    Array.from({ length: count }, (_, index): Point => {
+      const angle = (2 * Math.PI * index) / count;
+      return [Math.cos(angle), Math.sin(angle)];
+    });
+  known.set(count, made);
+  return made;
+};
+
 /** An ellipse, or with one radius a circle, counter-clockwise. */
 export const ellipseRing = (cx: number, cy: number, rx: number, ry: number = rx): Ring => {
-  const count = chordsOf(Math.max(rx, ry));
-  return Array.from({ length: count }, (_, index) => {
-    const angle = (2 * Math.PI * index) / count;
-    return rounded(cx + rx * Math.cos(angle), cy + ry * Math.sin(angle));
-  });
+  const ways = directions(chordsOf(Math.max(rx, ry)));
+  return ways.map(([cos, sin]) => rounded(cx + rx * cos, cy + ry * sin));
 };
 
 /** How the upper edge of a board is shaped. */

@@ -1,5 +1,5 @@
 // µm, doll size, y up. Rings are closed without repeating their first point; outer rings run counter-clockwise.
-import { areaD, FillRule, intersect, type Paths64 } from 'clipper2-ts';
+import { areaD, difference, FillRule, intersect, type Paths64 } from 'clipper2-ts';
 
 export type Point = readonly [x: number, y: number];
 export type Ring = readonly Point[];
@@ -129,9 +129,8 @@ const openingsIn = ({ outline, holes }: Region, other: Rect): readonly Ring[] | 
 };
 
 /** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
- *  answered without clipping; whole micrometres in, whole micrometres out. */
-export const intersection = (a: Region, b: Region): readonly Ring[] => {
-  const [boxA, boxB] = [bounds(a.outline), bounds(b.outline)];
+ *  answered without clipping; whole micrometres in, whole micrometres out. Who knows the rectangles round them gives them. */
+export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline), boxB: Rect = bounds(b.outline)): readonly Ring[] => {
   if (!overlapOfRects(boxA, boxB)) return [];
   const [rectA, rectB] = [isWholeRect(a), isWholeRect(b)];
   if (rectA && rectB) {
@@ -150,6 +149,21 @@ export const intersection = (a: Region, b: Region): readonly Ring[] => {
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
     .filter((path) => Math.abs(areaD(path)) > 0)
     .map((path) => path.map(({ x, y }): Point => [x, y]));
+};
+
+/** What a rectangle leaves of a region: one region, several, or none. */
+export const without = (region: Region, { x0, y0, x1, y1 }: Rect): readonly Region[] => {
+  const rings = difference(toPaths(region), toPaths({ outline: rectRing(x0, y0, x1, y1), holes: [] }), FillRule.NonZero)
+    .filter((path) => Math.abs(areaD(path)) > 0)
+    .map((path) => path.map(({ x, y }): Point => [x, y]));
+  const outlines = rings.filter((ring) => doubleArea(ring) > 0);
+  return outlines.map((outline) => {
+    const box = bounds(outline);
+    const holes = rings.filter(
+      (ring) => doubleArea(ring) < 0 && overlapOfRects(bounds(ring), box) && isInRing(outline, ...(ring[0] as Point)),
+    );
+    return { outline, holes };
+  });
 };
 
 /** The ring as seen from behind: x mirrored, still counter-clockwise. */

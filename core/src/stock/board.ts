@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { textField } from '../kit/index.ts';
+import { assertNever, textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM } from '../measure/index.ts';
+import { ellipseRing, type Ring } from '../shape/index.ts';
 import { USUAL_SHEETS, type UsualSheet } from './sheets.ts';
 
 /** A board in stock. Its nominal thickness is what the label says, `measured` what a stack of ten says divided by ten;
@@ -11,6 +12,8 @@ export type Board = {
   readonly nominal: DollUm;
   readonly measured: DollUm | null;
   readonly grain: 'none' | 'along';
+  /** Whether a part may be cut lying on its face, because nobody can tell one face from the other. */
+  readonly faces: 'alike' | 'different';
   readonly sheets: readonly SheetType[];
   readonly offcuts: readonly Offcut[];
 };
@@ -18,8 +21,46 @@ export type Board = {
 /** A size in which a board is sold: what one costs, in the maker's money, where that is known, and how many are there. */
 export type SheetType = UsualSheet & { readonly price: number | null; readonly atHand: number };
 
+/** What is missing of the rectangle round an offcut: nothing; its upper right corner; all above the slant from its upper left to its lower
+ *  right corner; or all round the largest ellipse. */
+export type OffcutShape =
+  | { readonly kind: 'whole' | 'triangle' | 'round' }
+  | { readonly kind: 'corner'; readonly width: DollUm; readonly height: DollUm };
+
 /** What was left over and is worth keeping. */
-export type Offcut = { readonly id: string; readonly width: DollUm; readonly height: DollUm };
+export type Offcut = { readonly id: string; readonly width: DollUm; readonly height: DollUm; readonly shape: OffcutShape };
+
+export const WHOLE: OffcutShape = { kind: 'whole' };
+
+/** The outline of an offcut, its lower left corner at the origin; nothing for one that is a whole rectangle. */
+export const outlineOfOffcut = ({ width, height, shape }: Offcut): Ring | undefined => {
+  switch (shape.kind) {
+    case 'whole':
+      return undefined;
+    case 'triangle':
+      return [
+        [0, 0],
+        [width, 0],
+        [0, height],
+      ];
+    case 'round':
+      return ellipseRing(Math.round(width / 2), Math.round(height / 2), Math.floor(width / 2), Math.floor(height / 2));
+    case 'corner': {
+      const [x, y] = [width - Math.min(shape.width, width), height - Math.min(shape.height, height)];
+      if (x === 0 || y === 0) return undefined;
+      return [
+        [0, 0],
+        [width, 0],
+        [width, y],
+        [x, y],
+        [x, height],
+        [0, height],
+      ];
+    }
+    default:
+      return assertNever(shape);
+  }
+};
 
 /** A usual sheet of which nothing more is known. */
 export const asSold = (usual: UsualSheet): SheetType => ({ ...usual, price: null, atHand: 0 });
@@ -43,7 +84,17 @@ export const sheetTypeSchema: z.ZodType<SheetType> = z.union([
   }),
 ]);
 
-export const offcutSchema: z.ZodType<Offcut> = z.strictObject({ id: textField(60, 1), width: side, height: side });
+export const offcutSchema: z.ZodType<Offcut> = z.strictObject({
+  id: textField(60, 1),
+  width: side,
+  height: side,
+  shape: z
+    .discriminatedUnion('kind', [
+      z.strictObject({ kind: z.enum(['whole', 'triangle', 'round']) }),
+      z.strictObject({ kind: z.literal('corner'), width: side, height: side }),
+    ])
+    .default(WHOLE),
+});
 
 export const boardSchema: z.ZodType<Board> = z.strictObject({
   id: textField(60, 1),
@@ -51,6 +102,7 @@ export const boardSchema: z.ZodType<Board> = z.strictObject({
   nominal: thickness.default(dollUm(5 * UM.mm)),
   measured: thickness.nullable().default(null),
   grain: z.enum(['none', 'along']).default('none'),
+  faces: z.enum(['alike', 'different']).default('alike'),
   sheets: z
     .array(sheetTypeSchema)
     .min(1)

@@ -1,4 +1,15 @@
-export { asSold, type Board, boardSchema, type Offcut, offcutSchema, type SheetType, thicknessOf } from './board.ts';
+export {
+  asSold,
+  type Board,
+  boardSchema,
+  type Offcut,
+  type OffcutShape,
+  offcutSchema,
+  outlineOfOffcut,
+  type SheetType,
+  thicknessOf,
+  WHOLE,
+} from './board.ts';
 export { OBJECT_NAMES, type ObjectName, STANDING_OBJECTS, type StandingObject } from './objects.ts';
 export { PAPERS, type PaperName, USUAL_SHEETS, type UsualSheet } from './sheets.ts';
 export { CLEAR_SHEET, STICK_NAMES, STICKS, type Stick, type StickName, WIRE } from './sticks.ts';

@@ -1,0 +1,3 @@
+export { type NestedSheet, nestFreely } from './freely.ts';
+export { boundItem, inscribed } from './inscribed.ts';
+export { sharings } from './share.ts';

@@ -1,0 +1,23 @@
+import earcut from 'earcut';
+import type { Point, Region, Ring } from './plane.ts';
+
+/** Twice the area that a way round a corner turns over: positive to the left. */
+export const turnAt = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]);
+
+/** True when a counter-clockwise ring turns right nowhere. */
+export const isConvex = (ring: Ring): boolean =>
+  ring.every((point, index) => turnAt(point, ring[(index + 1) % ring.length] as Point, ring[(index + 2) % ring.length] as Point) >= 0);
+
+/** A region cut into triangles that run counter-clockwise; those without area are left out. */
+export const trianglesOf = ({ outline, holes }: Region): readonly Ring[] => {
+  const rings = [outline, ...holes];
+  const points = rings.flat();
+  const starts = rings.slice(0, -1).map((_, index) => rings.slice(0, index + 1).flat().length);
+  const corners = earcut(points.flat(), starts);
+  return Array.from({ length: corners.length / 3 }, (_, index) => {
+    const [a, b, c] = [0, 1, 2].map((corner) => points[corners[index * 3 + corner] as number] as Point) as [Point, Point, Point];
+    const turn = turnAt(a, b, c);
+    if (turn === 0) return [];
+    return turn > 0 ? [a, b, c] : [a, c, b];
+  }).filter(({ length }) => length > 0);
+};
