@@ -4,7 +4,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { cutSticks, layOut, leastSheets, type Solver, solverFrom } from '@parlor/core/cut';
+import { cutSticks, layOut, leastSheets, type Solver, solverFrom, USUAL_WISHES } from '@parlor/core/cut';
 import { seededRandom } from '@parlor/core/kit';
 import loadHighs from 'highs';
 import { MaxRectsPacker } from 'maxrects-packer';
@@ -17,7 +17,7 @@ const solve: Solver = solverFrom(await loadHighs());
 type Mode = 'free' | 'straight';
 type Size = { readonly width: number; readonly height: number };
 
-const rulesFor = (mode: Mode, gap = 0) => ({ gap, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode });
+const rulesFor = (mode: Mode, gap = 0) => ({ gap, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode, wishes: USUAL_WISHES });
 
 /** One second for all of it, bounds and solver included. */
 const inASecond = (items: readonly Size[], sheets: readonly Size[], mode: Mode, turns: boolean, gap = 0) => {

@@ -33,7 +33,7 @@ const sheetsJson = (layouts: readonly BoardLayout[]) =>
       name: kind.name,
       widthUm: kind.width,
       heightUm: kind.height,
-      placements: placements.map(({ id, x, y, rotated }) => ({ partId: id, xUm: x, yUm: y, rotated })),
+      placements: placements.map(({ id, x, y, turn, mirrored }) => ({ partId: id, xUm: x, yUm: y, turn, mirrored })),
     })),
   );
 

@@ -106,6 +106,113 @@ describe('a sheet that is ticked', () => {
   });
 });
 
+/** Where the sheets of a board lie: each part's sheet and its outline as it is drawn. */
+const lying = (): Promise<Readonly<Record<string, string>>> =>
+  page.$$eval('[data-board="white"] svg[data-sheet]', (sheets) =>
+    Object.fromEntries(
+      sheets.flatMap((sheet) =>
+        [...sheet.querySelectorAll('g[data-part]')].map((part) => [
+          part.getAttribute('data-part') ?? '',
+          `${sheet.getAttribute('data-sheet')} ${part.querySelector('path')?.getAttribute('d')}`,
+        ]),
+      ),
+    ),
+  );
+
+/** The middle of what the selector finds, once it has stood still: notes above push the sheets down while they come. */
+const middleOf = async (find: string): Promise<{ x: number; y: number }> => {
+  let last = '';
+  for (let round = 0; round < 40; round += 1) {
+    const box = await (await page.waitForSelector(find))?.boundingBox();
+    if (box && JSON.stringify(box) === last) return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    last = JSON.stringify(box);
+    await new Promise((wake) => setTimeout(wake, 400));
+  }
+  throw new Error(`${find} does not stand still`);
+};
+
+describe('parts laid by hand', () => {
+  it('are carried to another sheet and stay there; the rest lies round; undone in one step', async () => {
+    await h.go('/sets/harbour-post-office/cutting');
+    await h.see(`${WHITE} svg[data-sheet="1"]`);
+    const from = await middleOf(`${WHITE} svg[data-sheet="0"] g[data-part]`);
+    const to = await middleOf(`${WHITE} svg[data-sheet="1"]`);
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(to.x - 5, to.y, { steps: 4 });
+    await page.mouse.move(to.x, to.y, { steps: 2 });
+    await h.see('[data-testid="ghost"]');
+    // Nothing else moves while it is in the hand.
+    const before = await lying();
+    const id = await page.$eval('g[data-part][opacity="0.35"]', (part) => part.getAttribute('data-part') ?? '');
+    await page.mouse.up();
+    await h.see('[data-testid="pin"]');
+    await h.reads('[data-board="white"]', /1 part lies where you laid it/);
+    const after = await lying();
+    expect(Object.keys(after).sort()).toEqual(Object.keys(before).sort());
+    expect(after[id]).not.toBe(before[id]);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await page.waitForFunction(() => document.querySelector('[data-testid="pin"]') === null, { polling: 100 });
+    await expect.poll(async () => (await lying())[id] !== after[id], { timeout: 10_000 }).toBe(true);
+  });
+
+  it('let go with Escape in the air it lies where it lay', async () => {
+    // Parts are taken up only once the layout is that of the newest change.
+    await h.see('button[aria-label="it is cut: sheet 1"]:not([disabled])');
+    const from = await middleOf(`${WHITE} svg[data-sheet="0"] g[data-part]`);
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y - 30, { steps: 4 });
+    await h.see('[data-testid="ghost"]');
+    const before = await lying();
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    expect(await page.$('[data-testid="ghost"]')).toBeNull();
+    expect(await lying()).toEqual(before);
+  });
+
+  it('by keyboard: picked from the table, kept, turned, laid on another sheet, cut from one sheet with another, let go', async () => {
+    await page.$eval(`${WHITE} figure details`, (details) => details.setAttribute('open', ''));
+    const name = (await page.$eval(`${WHITE} figure details tbody button`, (button) => button.textContent)) ?? '';
+    await (await page.$(`${WHITE} figure details tbody button`))?.focus();
+    await page.keyboard.press('Enter');
+    await h.press('keep it here');
+    await h.see('[data-testid="pin"]');
+    await h.press('turn it');
+    await h.reads('[role="group"][aria-label$="where it lies"]', /on sheet 1/);
+    await h.see('[data-testid="pin"]');
+    const others = await page.$$eval('[role="group"][aria-label$="where it lies"] select', (lists) =>
+      lists.map((list) => [...list.options].map(({ value }) => value)),
+    );
+    const sheets = others[0] as readonly string[];
+    expect(sheets.length).toBeGreaterThan(1);
+    await page.select('[role="group"][aria-label$="where it lies"] select', sheets[1] as string);
+    await h.see('button[aria-label="it is cut: sheet 1"]:not([disabled])');
+    const partner = (others[1] as readonly string[])[1] as string;
+    await (await page.$$('[role="group"][aria-label$="where it lies"] select')).at(-1)?.select(partner);
+    await h.reads('[role="group"][aria-label$="where it lies"] button', /from any sheet/);
+    await h.press('from any sheet');
+    await h.press('let it go');
+    await page.waitForFunction(() => document.querySelector('[data-testid="pin"]') === null, { polling: 100 });
+    expect(name).toMatch(/^\d+[A-Z]+ /);
+    await h.press(`Leave ${name.trim()} be`);
+    await h.saved();
+  });
+});
+
+describe('what is larger than every sheet', () => {
+  it('is joined, and said; or left, when the maker says so', async () => {
+    await h.go('/sets/night-ferry-hall/cutting');
+    await h.reads('[data-finding="part-joined"]', /Joined of several.*Kiosk back shelf.*made of 2 pieces/s);
+    await h.press('are left');
+    await h.reads('[data-finding="part-larger-than-board"]', /3C back is/);
+    await h.press('are joined');
+    await h.see('[data-finding="part-joined"]');
+  });
+});
+
 describe('sticks', () => {
   it('say how few could do, and may be longer or joined where they are too short', async () => {
     await h.go('/sets/night-ferry-hall/cutting');
@@ -118,7 +225,7 @@ describe('sticks', () => {
 });
 
 describe('the boards as files', () => {
-  it('are written at true size, as SVG and as DXF', async () => {
+  it('are written at true size, as SVG and as DXF, and smaller as a plan to print', async () => {
     const downloads = mkdtempSync(join(tmpdir(), 'parlor-boards-'));
     const client = await browser.target().createCDPSession();
     await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
@@ -126,10 +233,12 @@ describe('the boards as files', () => {
     await h.see('[data-testid="bound"]');
     await h.press('SVG');
     await h.press('DXF');
+    await h.press('the plan as PDF');
     await expect
       .poll(() => readdirSync(downloads).sort(), { timeout: 20_000 })
-      .toEqual(['harbour-post-office-boards.dxf', 'harbour-post-office-boards.svg']);
+      .toEqual(['dxf', 'pdf', 'svg'].map((kind) => `harbour-post-office-boards.${kind}`));
     expect(readFileSync(join(downloads, 'harbour-post-office-boards.svg'), 'utf8')).toMatch(/^<svg [^>]*mm"/);
+    expect(readFileSync(join(downloads, 'harbour-post-office-boards.pdf'), 'latin1')).toMatch(/^%PDF-1/);
     expect(readFileSync(join(downloads, 'harbour-post-office-boards.dxf'), 'utf8')).toContain('LWPOLYLINE');
     expect(faults).toEqual([]);
   });

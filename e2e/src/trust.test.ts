@@ -238,11 +238,13 @@ describe('undo and redo', () => {
 });
 
 describe('work that takes its time', () => {
-  // Leaning panels, one above the other: whether such a piece can be put together at all takes the longest to find out.
+  // Leaning panels with battlements, one above the other, as many parts as a set may have: what slants and is notched takes the longest.
   const panels = Array.from({ length: 60 }, (_, index) => ({
     id: `panel-${index}`,
     facing: 'up',
     lean: '20 mm',
+    outline: 'battlements',
+    rise: '30 mm',
     against: { face: 'bottom', away: `${60 * index} mm` },
     along: { from: { face: 'back' }, to: { face: 'front', away: `${index} mm` } },
   }));

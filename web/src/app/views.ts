@@ -14,7 +14,7 @@ export const SET_VIEWS = [
       'part-is-loose',
     ],
   },
-  { path: 'cutting', label: 'Cutting', codes: ['part-larger-than-board'] },
+  { path: 'cutting', label: 'Cutting', codes: ['part-larger-than-board', 'part-joined'] },
   { path: 'printing', label: 'Printing', codes: [] },
 ] as const;
 

@@ -108,6 +108,9 @@ listen({
 /** Gives up the search for better layouts; what was found so far stays. */
 export const stopSearching = (): void => dropSearch(store.dispatch);
 
+/** Takes up the search again after it was given up. */
+export const searchAgain = (): void => searchSoon(store.getState, store.dispatch);
+
 /** Stops laying out; the boards stay as they were. */
 export const stopLayingOut = (): void => stopLayOut();
 

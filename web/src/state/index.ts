@@ -1,7 +1,7 @@
 import './deriving.ts';
 
 export { type AwaySummary, api, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
-export { deriveAgain, layOutAgain, stopLayingOut, stopSearching } from './deriving.ts';
+export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useDerivedPiece, useEdit, useLook, useOrder, useScale, useSet, useUnits } from './hooks.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
@@ -11,4 +11,4 @@ export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { strokeBegins, strokeEnds } from './stroke.ts';
-export { boardsThere, fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';
+export { boardPagesThere, boardsThere, fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';

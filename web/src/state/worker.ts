@@ -4,7 +4,7 @@ import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
-import { boardsSvg, type Page } from '@parlor/core/print';
+import { boardsSvg, type Page, planPages } from '@parlor/core/print';
 import {
   type BoardLayout,
   boardPlans,
@@ -59,6 +59,16 @@ const solver = (): Promise<Solver | undefined> => {
 
 const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
+/** The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted. */
+const pdfOf = async (
+  pages: readonly Page[],
+  title: string,
+  onPage: (written: number, count: number) => void = () => undefined,
+): Promise<Uint8Array<ArrayBuffer>> => {
+  const [{ writePdf }, text, fallback] = await Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont)]);
+  return writePdf(pages, { text, fallback }, title, onPage);
+};
+
 const work = {
   derive: (document: SetDocument): DeriveReply => {
     const derived = derive(document, known?.derived);
@@ -107,20 +117,20 @@ const work = {
     const plans = boardPlans(document, derive(document, known?.derived), layouts);
     return format === 'svg' ? boardsSvg(plans) : (await import('@parlor/core/dxf')).boardsDxf(plans);
   },
+  /** All boards on paper, smaller than they are, as a PDF. */
+  boardPages: async (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> => {
+    const plans = boardPlans(document, derive(document, known?.derived), layouts);
+    const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
+    return transfer(bytes, [bytes.buffer]);
+  },
   pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
   pdf: async (
     document: SetDocument,
     wanted: Wanted,
     onPage: (written: number, count: number) => void,
   ): Promise<Uint8Array<ArrayBuffer>> => {
-    // The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted.
-    const [{ writePdf }, text, fallback] = await Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont)]);
-    const bytes = await writePdf(
-      templatePages(document, derive(document, known?.derived), wanted),
-      { text, fallback },
-      `${document.name} · templates`,
-      onPage,
-    );
+    const pages = templatePages(document, derive(document, known?.derived), wanted);
+    const bytes = await pdfOf(pages, `${document.name} · templates`, onPage);
     return transfer(bytes, [bytes.buffer]);
   },
 };

@@ -105,6 +105,10 @@ export const fitRuleThere = (document: SetDocument, pieceId: string, grid: numbe
 export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout[], format: 'svg' | 'dxf'): Promise<string> =>
   press.ask((hand) => hand.boards(document, layouts, format));
 
+/** The boards on paper, as a PDF. */
+export const boardPagesThere = (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> =>
+  press.ask((hand) => hand.boardPages(document, layouts));
+
 export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<readonly Page[]> =>
   press.ask((hand) => hand.pages(document, wanted));
 

@@ -1,10 +1,11 @@
 import { formatNumber, UM } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
-import { asSold, type SheetType, USUAL_SHEETS } from '@parlor/core/stock';
+import { rectRing } from '@parlor/core/shape';
+import { asSold, type Offcut, type OffcutShape, outlineOfOffcut, type SheetType, USUAL_SHEETS } from '@parlor/core/stock';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { useEdit, useUnits } from '../../state/index.ts';
-import { Button, NumberField, SizeField } from '../../ui/index.ts';
+import { Button, NumberField, Picker, SizeField } from '../../ui/index.ts';
 
 type Board = SetDocument['boards'][number];
 
@@ -72,6 +73,7 @@ export const SheetTypes = ({ board }: { readonly board: Board }) => {
       <OwnSize
         words="another size"
         labels={['Sheet, one side', 'Sheet, other side']}
+        shaped={false}
         onAdd={(width, height) =>
           change('a sheet size of one’s own', { sheets: [...sheets, asSold({ name: ownName(sheets), width, height })] })
         }
@@ -88,15 +90,44 @@ const ownName = (sheets: readonly SheetType[]): string => {
 
 type Size = SheetType['width'];
 
+const SHAPES = [
+  { value: 'whole', label: 'a rectangle' },
+  { value: 'corner', label: 'a corner is missing' },
+  { value: 'triangle', label: 'a triangle' },
+  { value: 'round', label: 'round' },
+] as const satisfies readonly { readonly value: OffcutShape['kind']; readonly label: string }[];
+
+/** What an offcut looks like, small, lying as it is typed. */
+const OffcutPicture = ({ offcut }: { readonly offcut: Offcut }) => {
+  const { width, height } = offcut;
+  const ring = outlineOfOffcut(offcut) ?? rectRing(0, 0, width, height);
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`} className="h-6 max-w-16 mr-2 overflow-visible" aria-hidden="true">
+      <polygon
+        points={ring.map(([x, y]) => `${x},${height - y}`).join(' ')}
+        fill="var(--paper)"
+        stroke="var(--graphite)"
+        strokeWidth={1.2}
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+};
+
 const OwnSize = ({
   words,
   labels,
+  shaped,
   onAdd,
 }: {
   readonly words: string;
   readonly labels: readonly [string, string];
-  readonly onAdd: (width: Size, height: Size) => void;
+  /** Whether it may be another shape than a rectangle. */
+  readonly shaped: boolean;
+  readonly onAdd: (width: Size, height: Size, shape: OffcutShape) => void;
 }) => {
+  const [kind, setKind] = useState<OffcutShape['kind']>('whole');
+  const [missing, setMissing] = useState({ width: 60 * UM.mm, height: 60 * UM.mm });
   const [width, setWidth] = useState(200 * UM.mm);
   const [height, setHeight] = useState(300 * UM.mm);
   return (
@@ -105,10 +136,43 @@ const OwnSize = ({
       <div className="flex gap-4 items-end max-w-md pb-2">
         <SizeField label={labels[0]} world="doll" lengthUm={width} min={20 * UM.mm} max={3 * UM.m} onChange={setWidth} />
         <SizeField label={labels[1]} world="doll" lengthUm={height} min={20 * UM.mm} max={3 * UM.m} onChange={setHeight} />
-        <Button onClick={() => onAdd(width as Size, height as Size)}>
+        <Button
+          onClick={() =>
+            onAdd(
+              width as Size,
+              height as Size,
+              kind === 'corner' ? { kind, width: missing.width as Size, height: missing.height as Size } : { kind },
+            )
+          }
+        >
           <Plus size={16} /> add
         </Button>
       </div>
+      {shaped && (
+        <div className="grid grid-cols-3 gap-4 items-end max-w-md pb-2">
+          <Picker label="its shape" value={kind} options={SHAPES} onChange={(value) => setKind(value as OffcutShape['kind'])} />
+          {kind === 'corner' && (
+            <>
+              <SizeField
+                label="missing, across"
+                world="doll"
+                lengthUm={missing.width}
+                min={20 * UM.mm}
+                max={3 * UM.m}
+                onChange={(across) => setMissing({ ...missing, width: across })}
+              />
+              <SizeField
+                label="missing, along"
+                world="doll"
+                lengthUm={missing.height}
+                min={20 * UM.mm}
+                max={3 * UM.m}
+                onChange={(along) => setMissing({ ...missing, height: along })}
+              />
+            </>
+          )}
+        </div>
+      )}
     </details>
   );
 };
@@ -126,6 +190,7 @@ export const Offcuts = ({ board }: { readonly board: Board }) => {
         <ul className="flex flex-wrap gap-x-4">
           {offcuts.map((offcut) => (
             <li key={offcut.id} className="flex items-center font-hand text-pencil">
+              <OffcutPicture offcut={offcut} />
               {show(offcut.width)} × {show(offcut.height)} {units.unit}
               <Away
                 name={`the offcut of ${show(offcut.width)} × ${show(offcut.height)}`}
@@ -138,7 +203,8 @@ export const Offcuts = ({ board }: { readonly board: Board }) => {
       <OwnSize
         words="an offcut more"
         labels={['Offcut, across', board.grain === 'along' ? 'Offcut, along the grain' : 'Offcut, along']}
-        onAdd={(width, height) => change('an offcut', { offcuts: [...offcuts, { id: crypto.randomUUID(), width, height }] })}
+        shaped
+        onAdd={(width, height, shape) => change('an offcut', { offcuts: [...offcuts, { id: crypto.randomUUID(), width, height, shape }] })}
       />
     </fieldset>
   );

@@ -12,6 +12,11 @@ const GRAIN = [
   { value: 'along', label: 'grain along the sheet' },
 ] as const;
 
+const FACES = [
+  { value: 'alike', label: 'alike' },
+  { value: 'different', label: 'one is for show' },
+] as const;
+
 /** A board at hand: what it says it is, what it measures, in which sheets it comes. */
 export const BoardCard = ({ board }: { readonly board: Board }) => {
   const { boards, pieces } = useSet();
@@ -71,6 +76,13 @@ export const BoardCard = ({ board }: { readonly board: Board }) => {
       <SheetTypes board={board} />
       <Offcuts board={board} />
       <Choice label="Grain" help={<GrainHelp />} value={board.grain} options={GRAIN} onChange={(grain) => change('the grain', { grain })} />
+      <Choice
+        label="Its two faces"
+        value={board.faces}
+        options={FACES}
+        onChange={(faces) => change('its faces', { faces })}
+        hint={board.faces === 'alike' ? 'Shaped parts may be cut lying on their face.' : 'Every part is cut with that face up.'}
+      />
     </section>
   );
 };

@@ -1,131 +1,20 @@
-import { type CutStep, cutSteps, type Sheet as LaidSheet, type OffPiece, type Setting } from '@parlor/core/cut';
+import { type CutStep, cutSteps, type Sheet as LaidSheet, type Setting } from '@parlor/core/cut';
 import { showLength, type Units } from '@parlor/core/measure';
 import { StepBack, StepForward } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useSet } from '../../state/index.ts';
 import { Button, cx, Sheet } from '../../ui/index.ts';
+import { CutTable, isShaped, partsOf } from './CutTable.tsx';
 import type { Parts } from './SheetTable.tsx';
-
-const mm = (um: number) => um / 1000;
 
 const NO_TRIM = { left: 0, right: 0, bottom: 0, top: 0 };
 
-type Lying = OffPiece & { readonly becomes: CutStep['off']['becomes'] | 'whole'; readonly part: string | null };
+type Becomes = Pick<CutStep['off'], 'becomes' | 'part'>;
 
-/** What lies on the table before a step. */
-const tableBefore = (sheet: LaidSheet, steps: readonly CutStep[], step: number): readonly Lying[] => {
-  const { width, height } = sheet.kind;
-  const table = new Map<number, Lying>([[0, { piece: 0, x: 0, y: 0, width, height, becomes: 'whole', part: null }]]);
-  for (const { piece, off, stays } of steps.slice(0, step)) {
-    table.delete(piece);
-    table.set(off.piece, off);
-    table.set(stays.piece, stays);
-  }
-  return [...table.values()].filter(({ width: w, height: h }) => w > 0 && h > 0);
-};
-
-const FILLS: Readonly<Record<Lying['becomes'], string>> = {
-  whole: 'var(--paper)',
-  'cut again': 'var(--paper)',
-  part: 'var(--oat)',
-  rest: 'var(--sprig)',
-  trim: 'var(--steel)',
-};
-
-const Table = ({
-  sheet,
-  steps,
-  step,
-  parts,
-}: {
-  readonly sheet: LaidSheet;
-  readonly steps: readonly CutStep[];
-  readonly step: number;
-  readonly parts: Parts;
-}) => {
-  const { width, height } = sheet.kind;
-  const now = steps[step];
-  const line = Math.max(width, height) * 0.004;
-  const pieces = tableBefore(sheet, steps, step);
-  const at = now && pieces.find(({ piece }) => piece === now.piece);
-  return (
-    <svg
-      viewBox={`${-mm(line) * 2} ${-mm(line) * 2} ${mm(width + 4 * line)} ${mm(height + 4 * line)}`}
-      className="block max-h-[60vh] w-full"
-      role="img"
-      aria-label="What lies on the table, and where the next cut runs"
-    >
-      {pieces.map(({ piece, x, y, width: w, height: h, becomes, part }) => (
-        <g key={piece}>
-          <rect
-            x={mm(x)}
-            y={mm(height - y - h)}
-            width={mm(w)}
-            height={mm(h)}
-            fill={piece === now?.piece ? 'var(--leaf)' : FILLS[becomes]}
-            stroke="var(--graphite)"
-            strokeWidth={mm(line) / 3}
-            opacity={now && piece !== now.piece ? 0.65 : 1}
-          />
-          {part !== null && (
-            <text
-              x={mm(x + w / 2)}
-              y={mm(height - y - h / 2)}
-              fontSize={Math.min(mm(Math.min(w, h)) * 0.6, mm(Math.max(width, height)) * 0.04)}
-              textAnchor="middle"
-              dominantBaseline="central"
-              fill="var(--ink)"
-              className="font-hand"
-            >
-              {parts.get(part)?.tag}
-            </text>
-          )}
-        </g>
-      ))}
-      {now && at && <CutLine step={now} at={at} height={height} line={line} />}
-    </svg>
-  );
-};
-
-/** The cut, with what falls off shaded. */
-const CutLine = ({
-  step,
-  at,
-  height,
-  line,
-}: {
-  readonly step: CutStep;
-  readonly at: OffPiece;
-  readonly height: number;
-  readonly line: number;
-}) => {
-  const across = step.way === 'across';
-  const { off } = step;
-  return (
-    <g>
-      <rect
-        x={mm(off.x)}
-        y={mm(height - off.y - off.height)}
-        width={mm(off.width)}
-        height={mm(off.height)}
-        fill="var(--blush)"
-        opacity={0.55}
-      />
-      <line
-        x1={mm(across ? at.x + step.setting : at.x)}
-        x2={mm(across ? at.x + step.setting : at.x + at.width)}
-        y1={mm(height - (across ? at.y : at.y + step.setting))}
-        y2={mm(height - (across ? at.y + at.height : at.y + step.setting))}
-        stroke="var(--rose)"
-        strokeWidth={mm(line)}
-      />
-    </g>
-  );
-};
-
-const becomesText = ({ becomes, part }: CutStep['off'], parts: Parts): string => {
-  const named = part === null ? undefined : parts.get(part);
-  if (named) return `${named.tag} ${named.name}`;
+const becomesText = (piece: Becomes, sheet: LaidSheet, parts: Parts): string => {
+  const { becomes } = piece;
+  const named = partsOf(piece, sheet).flatMap((id) => parts.get(id) ?? []);
+  if (named.length > 0) return named.map(({ tag, name }) => `${tag} ${name}`).join(' and ');
   if (becomes === 'rest') return 'a rest to keep';
   return becomes === 'trim' ? 'the trimmed edge' : 'a strip that is cut again';
 };
@@ -135,9 +24,11 @@ const edgeText = ({ way }: Pick<CutStep, 'way'>): string => (way === 'across' ? 
 const Words = ({
   setting,
   nth,
+  sheet,
   parts,
   units,
 }: {
+  readonly sheet: LaidSheet;
   readonly setting: Setting;
   readonly nth: number;
   readonly parts: Parts;
@@ -156,7 +47,7 @@ const Words = ({
         )}
       </p>
       <p className="text-note">
-        Falls off: <strong>{becomesText(step.off, parts)}</strong>. Stays: {becomesText(step.stays, parts)}.
+        Falls off: <strong>{becomesText(step.off, sheet, parts)}</strong>. Stays: {becomesText(step.stays, sheet, parts)}.
       </p>
     </div>
   );
@@ -228,6 +119,7 @@ export const CutPlayer = ({
     [sheet, cutting],
   );
   const steps = settings.flatMap((setting) => setting.steps);
+  const byHand = sheet.placements.flatMap(({ id }) => (isShaped(parts.get(id)) ? [id] : []));
   let before = 0;
   const setting = settings.find(({ steps: mine }) => {
     if (step < before + mine.length) return true;
@@ -248,7 +140,7 @@ export const CutPlayer = ({
   return (
     <Sheet wide title={title} open onOpenChange={(open) => !open && onClose()}>
       <div className="grid md:grid-cols-[minmax(0,1fr)_22rem] gap-6">
-        <Table sheet={sheet} steps={steps} step={step} parts={parts} />
+        <CutTable sheet={sheet} steps={steps} step={step} parts={parts} />
         <div className="space-y-3">
           <div className="flex items-center gap-1" role="group" aria-label="Cutting it, step by step">
             <Button look="quiet" className="px-2.5!" aria-label="One cut back" disabled={step === 0} onClick={() => go(step - 1)}>
@@ -262,10 +154,19 @@ export const CutPlayer = ({
             </span>
           </div>
           {setting ? (
-            <Words setting={setting} nth={step - before} parts={parts} units={units} />
+            <Words setting={setting} nth={step - before} sheet={sheet} parts={parts} units={units} />
           ) : (
             <p className="font-hand text-lead" data-testid="cut-step">
               {steps.length === 0 ? 'Nothing to cut: the sheet is the part.' : 'All parts are cut.'}
+            </p>
+          )}
+          {byHand.length > 0 && (
+            <p className="text-note text-graphite">
+              Drawn with dashes: {[...new Set(byHand.map((id) => parts.get(id)?.tag))].join(', ')}, cut out along the outline afterwards
+              {sheet.shared.some(({ parts: ids }) => ids.some((id) => (parts.get(id)?.region.holes.length ?? 0) > 0))
+                ? '; what lies in the opening of another part falls out first'
+                : ''}
+              .
             </p>
           )}
           <p className="border-l-3 border-rose pl-3 font-hand text-note text-rose">

@@ -16,8 +16,8 @@ const Done = ({ sheet, parts, units }: { readonly sheet: CutSheet; readonly part
     <li className="flex items-center gap-3 py-1 border-b border-dashed border-tab">
       <svg viewBox={`0 0 ${mm(sheet.width)} ${mm(sheet.height)}`} className="h-14 shrink-0" aria-hidden="true">
         <rect width={mm(sheet.width)} height={mm(sheet.height)} fill="var(--steel)" opacity={0.4} />
-        {sheet.parts.map(({ id, x, y, rotated, width, height }) => {
-          const [w, h] = rotated ? [height, width] : [width, height];
+        {sheet.parts.map(({ id, x, y, turn, width, height }) => {
+          const [w, h] = turn % 2 === 1 ? [height, width] : [width, height];
           return (
             <rect
               key={id}

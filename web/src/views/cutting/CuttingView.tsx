@@ -43,7 +43,7 @@ const Decided = () => {
 const Notes = () => {
   const pieces = useAppSelector((state) => state.derived.set?.pieces ?? []);
   const found = pieces.flatMap(({ name, findings }) =>
-    findings.filter(({ code }) => code === 'part-larger-than-board').map((finding) => ({ name, finding })),
+    findings.filter(({ code }) => code === 'part-larger-than-board' || code === 'part-joined').map((finding) => ({ name, finding })),
   );
   const about = useAppSelector((state) => state.derived.cuttingFindings);
   if (found.length + about.length === 0) return null;

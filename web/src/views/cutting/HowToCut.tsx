@@ -1,7 +1,7 @@
 import { UM } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
 import { useEdit, useSet } from '../../state/index.ts';
-import { Choice, GapHelp, SizeField } from '../../ui/index.ts';
+import { Choice, GapHelp, Picker, SizeField } from '../../ui/index.ts';
 
 type Cutting = SetDocument['cutting'];
 type Trim = Cutting['trim'];
@@ -9,6 +9,21 @@ type Trim = Cutting['trim'];
 const MODES = [
   { value: 'straight', label: 'from edge to edge' },
   { value: 'free', label: 'anywhere' },
+] as const;
+
+const FIRST = [
+  { value: 'money', label: 'little money' },
+  { value: 'sheets', label: 'few sheets' },
+] as const;
+
+const THEN = [
+  { value: 'rest', label: 'one large rest' },
+  { value: 'settings', label: 'few settings of the rule' },
+] as const;
+
+const SPLICES = [
+  { value: 'join', label: 'are joined' },
+  { value: 'leave', label: 'are left' },
 ] as const;
 
 const EDGES = ['left', 'right', 'bottom', 'top'] as const;
@@ -77,6 +92,31 @@ export const HowToCut = () => {
           ))}
         </div>
       </details>
+      <div className="grid grid-cols-2 gap-5">
+        <Picker
+          label="What counts first"
+          value={cutting.wishes.first}
+          options={FIRST}
+          onChange={(first) => change('what counts first', { wishes: { ...cutting.wishes, first: first as Cutting['wishes']['first'] } })}
+        />
+        <Picker
+          label="and then"
+          value={cutting.wishes.next}
+          options={THEN}
+          onChange={(next) => change('what counts then', { wishes: { ...cutting.wishes, next: next as Cutting['wishes']['next'] } })}
+        />
+      </div>
+      <Choice
+        label="Parts larger than every sheet"
+        value={cutting.splice}
+        options={SPLICES}
+        onChange={(splice) => change('what is larger than a sheet', { splice })}
+        hint={
+          cutting.splice === 'join'
+            ? 'Joints run behind what stands there, a strip of board behind each.'
+            : 'They are named, and cut by you as you think best.'
+        }
+      />
       <div className="grid grid-cols-2 gap-5">
         <SizeField
           fine

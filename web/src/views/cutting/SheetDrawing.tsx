@@ -1,27 +1,57 @@
 import type { Placement, Sheet } from '@parlor/core/cut';
 import { formatNumber, type Units } from '@parlor/core/measure';
-import type { Point, Ring } from '@parlor/core/shape';
+import { lyingSize, rectRing } from '@parlor/core/shape';
 import { Check, Scissors } from 'lucide-react';
+import type { PointerEvent } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector } from '../../state/index.ts';
 import { Button } from '../../ui/index.ts';
+import type { Carried } from './layingByHand.ts';
+import { mm, type Part, pathOf } from './onSheet.ts';
 import { type Parts, SheetTable } from './SheetTable.tsx';
-
-type Part = Parts extends ReadonlyMap<string, infer Value> ? Value : never;
-
-const mm = (um: number) => um / 1000;
 
 const sizesText = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
   `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
 
-/** A part's outline and holes where it lies, as a path: a turned one by a quarter, counter-clockwise. */
-const pathOf = (part: Part, { x, y, rotated }: Placement, sheetHeight: number): string => {
-  const place = ([px, py]: Point): string => {
-    const [across, up] = rotated ? [part.height - py, px] : [px, py];
-    return `${mm(x + across)} ${mm(sheetHeight - y - up)}`;
-  };
-  const ring = (points: Ring): string => `M${points.map(place).join('L')}Z`;
-  return [part.region.outline, ...part.region.holes].map(ring).join('');
-};
+/** A pin that holds a part where the maker laid it. */
+const Pin = ({ x, y, size }: { readonly x: number; readonly y: number; readonly size: number }) => (
+  <g className="pointer-events-none" data-testid="pin">
+    <circle cx={x} cy={y} r={size} fill="var(--rose)" stroke="var(--leaf)" strokeWidth={size / 4} />
+  </g>
+);
+
+/** Where the part in the hand would come to lie; crossed out over a place where it cannot. */
+const Ghost = ({
+  carried,
+  part,
+  sheet,
+  line,
+}: {
+  readonly carried: Carried;
+  readonly part: Part;
+  readonly sheet: Sheet;
+  readonly line: number;
+}) =>
+  carried.placement ? (
+    <path
+      d={pathOf(part, carried.placement, sheet.kind.height)}
+      fillRule="evenodd"
+      fill="var(--sprig)"
+      opacity={0.8}
+      stroke="var(--moss)"
+      strokeWidth={3 * line}
+      className="pointer-events-none"
+      data-testid="ghost"
+    />
+  ) : (
+    <rect
+      width={mm(sheet.kind.width)}
+      height={mm(sheet.kind.height)}
+      fill="var(--blush)"
+      opacity={0.6}
+      className="pointer-events-none"
+      data-testid="no-room"
+    />
+  );
 
 const PartOn = ({
   part,
@@ -30,6 +60,9 @@ const PartOn = ({
   line,
   most,
   units,
+  picked,
+  carried,
+  onTake,
 }: {
   readonly part: Part;
   readonly placement: Placement;
@@ -37,22 +70,34 @@ const PartOn = ({
   readonly line: number;
   readonly most: number;
   readonly units: Units;
+  readonly picked: boolean;
+  readonly carried: boolean;
+  readonly onTake: (event: PointerEvent<SVGGElement>) => void;
 }) => {
   const dispatch = useAppDispatch();
+  const pinned = sheet.pinned?.parts.includes(placement.id) === true;
   const lit = useAppSelector((state) => state.desk.tag) === part.tag;
-  const [w, h] = placement.rotated ? [part.height, part.width] : [part.width, part.height];
+  const { width: w, height: h } = lyingSize(part, placement);
   const [cx, cy] = [mm(placement.x + w / 2), mm(sheet.kind.height - placement.y - h / 2)];
   const size = Math.min(mm(Math.min(w, h)) * 0.62, mm(Math.max(w, h)) * 0.3, mm(most) * 0.042);
   return (
-    <g onMouseEnter={() => dispatch(tagPointed(part.tag))} onMouseLeave={() => dispatch(tagPointed(null))}>
-      <title>{`${part.tag} ${part.name}, ${sizesText(part, units)}`}</title>
+    <g
+      data-part={placement.id}
+      className="cursor-grab"
+      opacity={carried ? 0.35 : 1}
+      onMouseEnter={() => dispatch(tagPointed(part.tag))}
+      onMouseLeave={() => dispatch(tagPointed(null))}
+      onPointerDown={onTake}
+    >
+      <title>{`${part.tag} ${part.name}, ${sizesText(part, units)}${placement.mirrored ? ', lying on its face' : ''}${pinned ? ', laid here by hand' : ''}`}</title>
       <path
         d={pathOf(part, placement, sheet.kind.height)}
         fillRule="evenodd"
         fill={lit ? 'var(--sprig)' : 'var(--oat)'}
-        stroke={lit ? 'var(--moss)' : 'var(--ink)'}
-        strokeWidth={line}
+        stroke={picked ? 'var(--rose)' : lit ? 'var(--moss)' : 'var(--ink)'}
+        strokeWidth={picked ? 3 * line : line}
       />
+      {pinned && <Pin x={mm(placement.x + w) - 12 * line} y={mm(sheet.kind.height - placement.y - h) + 12 * line} size={9 * line} />}
       <text
         x={cx}
         y={cy}
@@ -77,39 +122,91 @@ type Props = {
   readonly most: number;
   /** The board's thickness, for its foam edge. */
   readonly thickness: number;
+  /** Whether cuts are to run from edge to edge. */
+  readonly straight: boolean;
+  readonly picked: string | null;
+  readonly carried: Carried | null;
+  /** Takes a part in the hand; missing while the layout is not that of the newest change. */
+  readonly onTake: ((event: PointerEvent<SVGGElement>, placement: Placement) => void) | null;
+  readonly onPick: (part: string) => void;
   readonly onCut: () => void;
   /** Ticks it as cut; missing while the layout is not that of the newest change. */
   readonly onDone: (() => void) | null;
 };
 
 /** A sheet of board as it lies on the table, its foam edge towards the maker, with the parts pencilled on it. */
-export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onCut, onDone }: Props) => {
-  const { width, height, name, offcut } = sheet.kind;
+export const SheetDrawing = ({
+  sheet,
+  number,
+  parts,
+  units,
+  most,
+  thickness,
+  straight,
+  picked,
+  carried,
+  onTake,
+  onPick,
+  onCut,
+  onDone,
+}: Props) => {
+  const { width, height, name, offcut, outline } = sheet.kind;
   const line = mm(most) * 0.002;
   const edge = Math.max(mm(thickness), mm(most) * 0.018);
+  const over = carried?.over === number - 1 && parts.has(carried.part) ? carried : null;
   const whence = offcut !== null ? 'an offcut' : sheet.bought ? name : `${name}, at hand`;
   return (
     <figure className="min-w-0">
       <svg
         viewBox={`${-line} ${-line} ${mm(width) + 2 * line} ${mm(height) + edge + 2 * line}`}
         style={{ width: `${(width / most) * 100}%` }}
-        className="block"
+        className="block select-none"
+        data-sheet={number - 1}
         role="img"
         aria-label={`Sheet ${number}, ${whence}: ${sheet.placements.map(({ id }) => parts.get(id)?.tag).join(', ')}`}
       >
-        <rect y={mm(height)} width={mm(width)} height={edge} fill="var(--leaf)" stroke="var(--graphite)" strokeWidth={line} />
-        <rect width={mm(width)} height={mm(height)} fill="var(--paper)" stroke="var(--graphite)" strokeWidth={line} />
+        <rect
+          y={mm(height)}
+          width={mm(outline?.reduce((most, [x, y]) => (y === 0 ? Math.max(most, x) : most), 0) ?? width)}
+          height={edge}
+          fill="var(--leaf)"
+          stroke="var(--graphite)"
+          strokeWidth={line}
+        />
+        <path
+          d={`M${(outline ?? rectRing(0, 0, width, height)).map(([x, y]) => `${mm(x)} ${mm(height - y)}`).join('L')}Z`}
+          fill="var(--paper)"
+          stroke="var(--graphite)"
+          strokeWidth={line}
+        />
         {sheet.placements.map((placement) => {
           const part = parts.get(placement.id);
           return (
-            part && <PartOn key={placement.id} part={part} placement={placement} sheet={sheet} line={line} most={most} units={units} />
+            part && (
+              <PartOn
+                key={placement.id}
+                part={part}
+                placement={placement}
+                sheet={sheet}
+                line={line}
+                most={most}
+                units={units}
+                picked={picked === placement.id}
+                carried={carried?.part === placement.id}
+                onTake={(event) => onTake?.(event, placement)}
+              />
+            )
           );
         })}
+        {over && <Ghost carried={over} part={parts.get(over.part) as Part} sheet={sheet} line={line} />}
       </svg>
       <figcaption className="text-small text-graphite mt-1">
         {number} · {whence}
         <br />
         largest rest {sizesText(sheet.offcut, units)}
+        {straight && sheet.cuts === null && sheet.pinned !== null && (
+          <span className="block font-hand text-rose">As it was laid by hand, no cuts from edge to edge part this sheet.</span>
+        )}
       </figcaption>
       <div className="flex flex-wrap items-center gap-x-3">
         {sheet.cuts && (
@@ -126,7 +223,7 @@ export const SheetDrawing = ({ sheet, number, parts, units, most, thickness, onC
         >
           <Check size={16} /> it is cut
         </Button>
-        <SheetTable sheet={sheet} parts={parts} units={units} number={number} />
+        <SheetTable sheet={sheet} parts={parts} units={units} number={number} onPick={onPick} />
       </div>
     </figure>
   );

@@ -11,11 +11,13 @@ export const SheetTable = ({
   parts,
   units,
   number,
+  onPick,
 }: {
   readonly sheet: Sheet;
   readonly parts: Parts;
   readonly units: Units;
   readonly number: number;
+  readonly onPick: (part: string) => void;
 }) => (
   <details>
     <summary className="text-small min-h-touch flex items-center underline underline-offset-4 decoration-dotted">as a table</summary>
@@ -32,15 +34,21 @@ export const SheetTable = ({
         </tr>
       </thead>
       <tbody>
-        {sheet.placements.map(({ id, x, y, rotated }) => {
+        {sheet.placements.map(({ id, x, y, turn }) => {
           const part = parts.get(id);
           if (!part) return null;
-          const [width, height] = rotated ? [part.height, part.width] : [part.width, part.height];
+          const [width, height] = turn % 2 === 1 ? [part.height, part.width] : [part.width, part.height];
           const show = (length: number) => formatNumber(length, units).text;
           return (
             <tr key={id} className="border-b border-dashed border-tab">
               <th scope="row" className="text-left font-normal">
-                {part.tag} {part.name}
+                <button
+                  type="button"
+                  className="underline decoration-dotted underline-offset-4 text-left min-h-6"
+                  onClick={() => onPick(id)}
+                >
+                  {part.tag} {part.name}
+                </button>
               </th>
               <td className="whitespace-nowrap">
                 {show(width)} × {show(height)}

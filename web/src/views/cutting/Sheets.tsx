@@ -1,12 +1,15 @@
 import type { Sheet } from '@parlor/core/cut';
 import type { Units } from '@parlor/core/measure';
-import { type BoardLayout, partsById, tickCut } from '@parlor/core/set';
+import { type BoardLayout, itemsFor, letAllGo, partsById, pinPart, rulesOf, tickCut } from '@parlor/core/set';
 import { thicknessOf } from '@parlor/core/stock';
 import { useMemo, useState } from 'react';
 import { layOutAgain, stopLayingOut, stopSearching, useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
 import { Button, Patience, useLong } from '../../ui/index.ts';
 import { CutPlayer } from './CutPlayer.tsx';
 import { CutSheets } from './CutSheets.tsx';
+import { useCarrying } from './layingByHand.ts';
+import type { Part } from './onSheet.ts';
+import { PickedPart } from './PickedPart.tsx';
 import { SheetDrawing } from './SheetDrawing.tsx';
 import type { Parts } from './SheetTable.tsx';
 
@@ -41,13 +44,27 @@ const Board = ({
   // What is ticked must be what was planned for the set as it is now.
   const fresh = layoutsFrom === document && from === document;
   const tick = (sheet: Sheet) => {
-    const board = document.boards.find(({ id }) => id === laid.board);
     if (set && board)
       edit(
         `a sheet of ${board.name} cut`,
         tickCut(document, set, board, sheet, () => crypto.randomUUID()),
       );
   };
+  const [picked, setPicked] = useState<string | null>(null);
+  const board = document.boards.find(({ id }) => id === laid.board);
+  const items = useMemo(
+    () => new Map(set && board ? itemsFor(document, set, board).map((item) => [item.id, item] as const) : []),
+    [document, set, board],
+  );
+  const { carried, take } = useCarrying(sheets, items, rulesOf(document), setPicked, (sheet, placement) => {
+    if (!board) return;
+    const part = parts.get(placement.id);
+    edit(
+      `${part?.tag} ${part?.name} laid by hand`,
+      pinPart(document, board, sheet, placement, () => crypto.randomUUID()),
+    );
+  });
+  const pinned = sheets.reduce((sum, sheet) => sum + (sheet.pinned?.parts.length ?? 0), 0);
   const open = cutting === null ? undefined : sheets[cutting];
   const count = `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`;
   return (
@@ -79,11 +96,36 @@ const Board = ({
             units={units}
             most={most}
             thickness={thickness}
+            straight={document.cutting.mode === 'straight'}
+            picked={picked}
+            carried={carried}
+            onTake={fresh ? (event, placement) => take(event, sheet, placement) : null}
+            onPick={setPicked}
             onCut={() => setCutting(index)}
             onDone={fresh ? () => tick(sheet) : null}
           />
         ))}
       </div>
+      {picked !== null && board && parts.has(picked) && fresh && (
+        <PickedPart
+          key={picked}
+          board={board}
+          part={parts.get(picked) as Part}
+          parts={parts}
+          id={picked}
+          sheets={sheets}
+          items={items}
+          onClose={() => setPicked(null)}
+        />
+      )}
+      {pinned > 0 && (
+        <p className="text-note text-graphite mt-2 flex flex-wrap items-center gap-x-3">
+          {pinned} {pinned === 1 ? 'part lies' : 'parts lie'} where you laid {pinned === 1 ? 'it' : 'them'}; the rest lies round.
+          <Button look="quiet" onClick={() => edit(`all parts of ${name} let go`, letAllGo(document, laid.board))}>
+            let all go
+          </Button>
+        </p>
+      )}
       <CutSheets board={laid.board} parts={parts} units={units} />
       {open && cutting !== null && (
         <CutPlayer

@@ -1,6 +1,6 @@
 import type { CutStick } from '@parlor/core/cut';
 import { formatNumber, showLength, type Units } from '@parlor/core/measure';
-import { partOfPiece, partsById, roundedEnd, type StickPlan } from '@parlor/core/set';
+import { boughtSticks, partOfPiece, partsById, roundedEnd, type StickPlan } from '@parlor/core/set';
 import { STICKS } from '@parlor/core/stock';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
@@ -27,10 +27,12 @@ const StickDrawing = ({
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.desk.tag);
   const { width, section } = STICKS[plan.stick];
-  const { length } = plan;
-  const end = roundedEnd(plan.stick);
+  // What lies there from other work is shorter, and has straight ends.
+  const rest = stick.from !== null;
+  const length = rest ? stick.pieces.reduce((sum, piece) => sum + piece.length + kerf, stick.rest - kerf) : plan.length;
+  const end = rest ? 0 : roundedEnd(plan.stick);
   const high = Math.max(9, mm(width));
-  const round = section === 'flat' ? high / 2 : section === 'round' ? 1.5 : 0;
+  const round = section === 'flat' ? (rest ? 0 : high / 2) : section === 'round' ? 1.5 : 0;
   let at = end > 0 ? end + kerf : 0;
   const pieces = stick.pieces.map((piece) => {
     const from = at;
@@ -92,7 +94,7 @@ const StickDrawing = ({
 const alike = (sticks: readonly CutStick[], parts: Parts): readonly { readonly stick: CutStick; readonly count: number }[] => {
   const kinds = new Map<string, { stick: CutStick; count: number }>();
   for (const stick of sticks) {
-    const key = stick.pieces.map(({ id, length }) => `${parts.get(partOfPiece(id))?.tag} ${length}`).join(' ');
+    const key = `${stick.from ?? ''} ${stick.pieces.map(({ id, length }) => `${parts.get(partOfPiece(id))?.tag} ${length}`).join(' ')}`;
     const known = kinds.get(key);
     if (known) known.count += 1;
     else kinds.set(key, { stick, count: 1 });
@@ -114,15 +116,17 @@ const Plan = ({
   readonly units: Units;
 }) => {
   const { sticks, least, tooLong } = plan.layout;
+  const fresh = boughtSticks(plan.layout).length;
   return (
     <section aria-label={plan.stick} className="mb-5" data-stick={plan.stick}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-1">
         <h3 className="text-pencil">{plan.stick}</h3>
         <p className={sticks.length === 0 ? 'sr-only' : 'text-note'}>
           <strong>
-            {sticks.length} of {showLength(plan.length, units)}
+            {fresh} of {showLength(plan.length, units)}
           </strong>
-          ; {sticks.length === least ? `${least} is the least possible` : `at least ${least} are needed`}
+          ; {fresh === least ? `${least} is the least possible` : `at least ${least} are needed`}
+          {sticks.length > fresh && ` · ${sticks.length - fresh} from what lies there`}
         </p>
       </header>
       {tooLong.length > 0 && (

@@ -1,10 +1,65 @@
-import { UM } from '@parlor/core/measure';
-import type { SetDocument } from '@parlor/core/set';
-import { STICKS, type StickName } from '@parlor/core/stock';
-import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
-import { Check, SizeField } from '../../ui/index.ts';
+import { showLength, UM } from '@parlor/core/measure';
+import { type SetDocument, usualStick } from '@parlor/core/set';
+import type { StickName } from '@parlor/core/stock';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
+import { Button, Check, SizeField } from '../../ui/index.ts';
 
 type Wish = NonNullable<SetDocument['cutting']['sticks'][StickName]>;
+
+/** Lengths that lie there from other work; they are used before a new stick. */
+const Rests = ({
+  stick,
+  wish,
+  onChange,
+}: {
+  readonly stick: StickName;
+  readonly wish: Wish;
+  readonly onChange: (rests: Wish['rests']) => void;
+}) => {
+  const units = useUnits();
+  const [length, setLength] = useState<number>(100 * UM.mm);
+  return (
+    <div className="col-span-2">
+      {wish.rests.length > 0 && (
+        <ul className="flex flex-wrap gap-x-3" aria-label={`${stick}, lengths at hand`}>
+          {wish.rests.map((rest, index) => (
+            <li key={index} className="flex items-center font-hand text-note">
+              {showLength(rest, units)}
+              <Button
+                look="quiet"
+                className="px-2!"
+                aria-label={`Put the ${stick} of ${showLength(rest, units)} away`}
+                onClick={() => onChange(wish.rests.filter((_, at) => at !== index))}
+              >
+                <X size={16} />
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <details>
+        <summary className="text-note underline underline-offset-4 decoration-dotted min-h-touch flex items-center">
+          a length of it that lies there
+        </summary>
+        <div className="flex gap-4 items-end pb-2">
+          <SizeField
+            label={`${stick}, what lies there`}
+            world="doll"
+            lengthUm={length}
+            min={10 * UM.mm}
+            max={3 * UM.m}
+            onChange={setLength}
+          />
+          <Button onClick={() => onChange([...wish.rests, length as Wish['length']])} aria-label={`add the length of ${stick}`}>
+            <Plus size={16} /> add
+          </Button>
+        </div>
+      </details>
+    </div>
+  );
+};
 
 /** How long the sticks are that the set uses, and whether longer pieces may be joined. */
 export const SticksAtHand = () => {
@@ -17,7 +72,7 @@ export const SticksAtHand = () => {
       <h2 className="text-head">Sticks at hand</h2>
       <ul className="space-y-1">
         {plans.map(({ stick }) => {
-          const wish: Wish = cutting.sticks[stick] ?? { length: STICKS[stick].length, joins: false };
+          const wish: Wish = cutting.sticks[stick] ?? usualStick(stick);
           const change = (words: string, part: Partial<Wish>) =>
             edit(`${words} of ${stick}`, {
               kind: 'change-set',
@@ -36,6 +91,7 @@ export const SticksAtHand = () => {
               <Check checked={wish.joins} onChange={(joins) => change('joining', { joins })}>
                 join where too short
               </Check>
+              <Rests stick={stick} wish={wish} onChange={(rests) => change('what lies there', { rests })} />
             </li>
           );
         })}
