@@ -108,22 +108,31 @@ const useOwn = (open: boolean) => {
   return { own, forget };
 };
 
+const SHIPPED: readonly Start[] = PRESETS.map(ofPreset);
+
+/** What things to start from look like in this set. The maker's own are looked at apart, so that those that come with the application
+ *  keep their pictures when hers arrive. */
+const useLooks = (open: boolean, starts: readonly Start[]): ReadonlyMap<string, DerivedPiece> => {
+  const set = useSet();
+  const document = useMemo(
+    () => (open && starts.length > 0 ? { ...set, pieces: starts.map(({ piece, key }) => ({ ...piece, id: key })) } : null),
+    [open, set, starts],
+  );
+  const look = useLook(document);
+  return useMemo(() => new Map(look && look !== 'failed' ? look.pieces.map((piece) => [piece.id, piece]) : []), [look]);
+};
+
 type Props = { readonly open: boolean; readonly onOpenChange: (open: boolean) => void; readonly onTake: (piece: Piece) => void };
 
 /** Everything a piece can be started from, as pictures drawn from the very presets at the set's scale and boards. */
 export const Library = ({ open, onOpenChange, onTake }: Props) => {
-  const set = useSet();
   const [typed, setTyped] = useState('');
   const [kind, setKind] = useState<Kind>('all');
   const { own, forget } = useOwn(open);
   const wanted = useDeferredValue(typed);
-  const starts = useMemo(() => [...(own === 'unreachable' ? [] : own.map(ofOwn)), ...PRESETS.map(ofPreset)], [own]);
-  const document = useMemo(
-    () => (open ? { ...set, pieces: starts.map(({ piece, key }) => ({ ...piece, id: key })) } : null),
-    [open, set, starts],
-  );
-  const look = useLook(document);
-  const looks = useMemo(() => new Map(look && look !== 'failed' ? look.pieces.map((piece) => [piece.id, piece]) : []), [look]);
+  const mine = useMemo(() => (own === 'unreachable' ? [] : own.map(ofOwn)), [own]);
+  const starts = [...mine, ...SHIPPED];
+  const looks = new Map([...useLooks(open, SHIPPED), ...useLooks(open, mine)]);
   const found = starts.filter((start) => (kind === 'all' || start.kind === kind) && finds(start, wanted));
   return (
     <Sheet title="What shall it be?" open={open} onOpenChange={onOpenChange} wide>
