@@ -16,7 +16,7 @@ export {
   ringArea,
   sameRegion,
   signedArea,
-  without,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';
+export { areaOf, common, grown, less, merged, without } from './regions.ts';
 export { isConvex, trianglesOf, turnAt } from './triangles.ts';

@@ -1,5 +1,5 @@
 // µm, doll size, y up. Rings are closed without repeating their first point; outer rings run counter-clockwise.
-import { areaD, difference, FillRule, intersect, type Paths64 } from 'clipper2-ts';
+import { areaD, FillRule, intersect, type Paths64 } from 'clipper2-ts';
 
 export type Point = readonly [x: number, y: number];
 export type Ring = readonly Point[];
@@ -59,12 +59,13 @@ export const asRect = (ring: Ring): Rect | undefined => {
   return ring.every(onCorner) && ringArea(ring) === (box.x1 - box.x0) * (box.y1 - box.y0) ? box : undefined;
 };
 
-const overlapOfRects = (a: Rect, b: Rect): Ring | undefined => {
+export const overlapOfRects = (a: Rect, b: Rect): Ring | undefined => {
   const [x0, y0, x1, y1] = [Math.max(a.x0, b.x0), Math.max(a.y0, b.y0), Math.min(a.x1, b.x1), Math.min(a.y1, b.y1)];
   return x0 < x1 && y0 < y1 ? rectRing(x0, y0, x1, y1) : undefined;
 };
 
-const toPaths = (region: Region): Paths64 =>
+/** A region as the clipper takes it: outlines counter-clockwise, holes clockwise. */
+export const toPaths = (region: Region): Paths64 =>
   [region.outline, ...region.holes].map((ring, index) => {
     const wantsCounterClockwise = index === 0;
     const points = ring.map(([x, y]) => ({ x, y, z: 0 }));
@@ -91,7 +92,8 @@ const enters = ([xa, ya]: Point, [xb, yb]: Point, { x0, y0, x1, y1 }: Rect): boo
   return sides.includes(1) && sides.includes(-1);
 };
 
-const isInRing = (ring: Ring, x: number, y: number): boolean => {
+/** Whether a point lies in a ring; on its sides either may be said. */
+export const isInRing = (ring: Ring, x: number, y: number): boolean => {
   let inside = false;
   let last = ring[ring.length - 1] as Point;
   for (const point of ring) {
@@ -149,21 +151,6 @@ export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
     .filter((path) => Math.abs(areaD(path)) > 0)
     .map((path) => path.map(({ x, y }): Point => [x, y]));
-};
-
-/** What a rectangle leaves of a region: one region, several, or none. */
-export const without = (region: Region, { x0, y0, x1, y1 }: Rect): readonly Region[] => {
-  const rings = difference(toPaths(region), toPaths({ outline: rectRing(x0, y0, x1, y1), holes: [] }), FillRule.NonZero)
-    .filter((path) => Math.abs(areaD(path)) > 0)
-    .map((path) => path.map(({ x, y }): Point => [x, y]));
-  const outlines = rings.filter((ring) => doubleArea(ring) > 0);
-  return outlines.map((outline) => {
-    const box = bounds(outline);
-    const holes = rings.filter(
-      (ring) => doubleArea(ring) < 0 && overlapOfRects(bounds(ring), box) && isInRing(outline, ...(ring[0] as Point)),
-    );
-    return { outline, holes };
-  });
 };
 
 /** The ring as seen from behind: x mirrored, still counter-clockwise. */

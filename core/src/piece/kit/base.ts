@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { type Dress, dressSchema, UNDRESSED } from '../../cover/index.ts';
 import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, UM } from '../../measure/index.ts';
 import { SCHOOLS, type School } from './means.ts';
@@ -16,6 +17,8 @@ export type Piecelike<Family extends string, Role extends string> = {
   readonly boards: Readonly<Record<Role, string | null>>;
   /** A thickness that layers of the board are glued up to; null is one board. */
   readonly thick: Readonly<Record<Role, Measure | null>>;
+  /** What covers it. */
+  readonly dress: Dress;
 };
 
 const boardId = textField(60).nullable().default(null);
@@ -37,5 +40,6 @@ export const pieceFields = <Role extends string>(roles: readonly Role[]) => {
     school: z.enum(SCHOOLS).default('strict'),
     boards: perRole(roles, boardId as z.ZodType<string | null>, none),
     thick: perRole(roles, thickness as z.ZodType<Measure | null>, none),
+    dress: dressSchema.default(UNDRESSED),
   };
 };

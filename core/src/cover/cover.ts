@@ -1,0 +1,150 @@
+// µm, doll size. From a piece's parts and what they wear to its papers and its paint.
+import type { Assembly, Inspection, Part } from '../assembly/index.ts';
+import { areaOf, bounds, type Region } from '../shape/index.ts';
+import { builtPapers, joinedSurfaces } from './built.ts';
+import { chunksOf } from './chunks.ts';
+import { type Dress, type Wear, wornBy } from './dress.ts';
+import { artOn, type Dressed, finishOf, isPaper, sameWear } from './dressed.ts';
+import { type Surface, surfacesOf } from './exposed.ts';
+import type { Finish } from './finish.ts';
+import { after } from './iso.ts';
+import { atOrigin, type Panel, type Paper } from './paper.ts';
+import { isEdge, stripsOf } from './strips.ts';
+import { type Placed, wrapOf } from './wrap.ts';
+
+/** What covers a piece. */
+export type Covering = {
+  /** Every face; where the whole is covered once it is built, those that lie flush are one. */
+  readonly surfaces: readonly Surface[];
+  /** What each surface wears, by index. */
+  readonly worn: readonly (Wear | undefined)[];
+  readonly papers: readonly Paper[];
+  readonly paints: readonly Paint[];
+  /** The length of edges that show raw board, and their area: µm and µm². */
+  readonly raw: { readonly length: number; readonly area: number };
+};
+
+/** Paint of one finish: the area that it covers, in µm², and millilitres for all its coats. */
+export type Paint = { readonly finish: string; readonly area: number; readonly ml: number };
+
+/** The papers of a part that is covered while it lies flat. */
+const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): readonly Paper[] => {
+  const { worn, finishes, outside } = dressed;
+  const at = (id: string) => mine.find(({ surface }) => surface.id === id) as Placed;
+  const wearOf = ({ index }: Placed) => worn[index];
+  const papered = (placed: Placed) => isPaper(finishOf(wearOf(placed), finishes));
+  const [front, back] = [at('front'), at('back')];
+  const edges = mine.filter(({ surface }) => isEdge(surface));
+  const papers: Paper[] = [];
+  const flaps: Panel[] = [];
+  const rings: Placed[][] = [];
+  for (const edge of edges) {
+    const ring = Number(/^edge (\d+)/.exec(edge.surface.id)?.[1]);
+    rings[ring] = [...(rings[ring] ?? []), edge];
+  }
+  // The face that shows more is wrapped round the edges; the other is covered flush, over the flaps that turn in on it.
+  const faces = [front, back]
+    .filter((face) => papered(face) && face.surface.exposed.length > 0)
+    .sort((a, b) => b.surface.area - a.surface.area);
+  let wrapped: Wear | undefined;
+  for (const main of faces) {
+    const wear = wearOf(main) as Wear;
+    const finish = finishOf(wear, finishes) as Finish;
+    const over = finish.edges === 'wrapped' && !sameWear(wear, wrapped);
+    const goesOver = new Map(
+      over ? edges.filter((edge) => sameWear(wearOf(edge), wear)).map((edge) => [edge.surface.id as string, edge]) : [],
+    );
+    const chunks =
+      goesOver.size === 0
+        ? []
+        : chunksOf(rings.map((ring) => ring.map(({ surface }) => ({ id: surface.id, run: surface.run as NonNullable<Surface['run']> }))));
+    const wrap = { part, chunks, main, other: main === front ? back : front, edges: goesOver, turn: finish.turn, turnedIn: [] as Region[] };
+    for (const region of main.surface.exposed) {
+      const { panels, scores } = wrapOf(wrap, region);
+      flaps.push(...panels);
+      papers.push({ how: 'cover', wear, panels, scores, art: artOn(main.surface, part, wear, outside) });
+    }
+    if (over) wrapped = wear;
+  }
+  const wants = edges.filter((edge) => papered(edge) && finishOf(wearOf(edge), finishes)?.edges !== 'raw');
+  const kinds = [...new Set(wants.map((edge) => `${wearOf(edge)?.finish} ${wearOf(edge)?.runs}`))];
+  for (const kind of kinds) {
+    const these = wants.filter((edge) => `${wearOf(edge)?.finish} ${wearOf(edge)?.runs}` === kind);
+    const follows = (edge: Placed): Placed | undefined => {
+      const ring = rings.find((each) => each.includes(edge)) as Placed[];
+      const next = ring[(ring.indexOf(edge) + 1) % ring.length];
+      return next && these.includes(next) ? next : undefined;
+    };
+    for (const { panels, scores } of stripsOf(these, flaps, follows)) {
+      const first = panels[0] as Panel;
+      const on = dressed.surfaces[first.surface] as Surface;
+      const wear = worn[first.surface] as Wear;
+      papers.push({ how: 'strip', wear, panels, scores, art: after(first.place, artOn(on, part, wear, outside)) });
+    }
+  }
+  return papers;
+};
+
+/** µm² of one coat → millilitres: a square metre is 10¹² µm², and a litre covers `spread` of them. */
+const millilitres = (area: number, { coats, spread }: Finish): number => (area / 1e12 / spread) * coats * 1000;
+
+const paintsOf = ({ surfaces, worn, finishes }: Dressed): readonly Paint[] => {
+  const areas = new Map<string, number>();
+  surfaces.forEach((surface, index) => {
+    const finish = finishOf(worn[index], finishes);
+    if (finish?.how === 'paint') areas.set(finish.id, (areas.get(finish.id) ?? 0) + surface.area);
+  });
+  return [...areas].map(([id, area]) => ({ finish: id, area, ml: millilitres(area, finishes.get(id) as Finish) }));
+};
+
+/** Edges of board that show and that neither paint nor paper covers, where their part or its broad faces wear something. */
+const rawEdges = ({ parts, surfaces, worn, finishes }: Dressed): Covering['raw'] => {
+  const dressedParts = new Set(surfaces.flatMap(({ part }, index) => (finishOf(worn[index], finishes) ? [part] : [])));
+  let [length, area] = [0, 0];
+  surfaces.forEach((surface, index) => {
+    const finish = finishOf(worn[index], finishes);
+    const isRaw = !finish || (finish.how !== 'paint' && finish.edges === 'raw');
+    if (!isEdge(surface) || !isRaw || !dressedParts.has(surface.part) || parts[surface.part]?.stuff !== 'board') return;
+    for (const region of surface.exposed) {
+      const { x0, x1 } = bounds(region.outline);
+      length += x1 - x0;
+    }
+    area += areaOf(surface.exposed);
+  });
+  return { length, area };
+};
+
+/** Covers a piece.
+ *  Shape: an assembly, its inspection, what it wears, the set's finishes and how large a net of each may be → its surfaces, papers and paint. Units: µm at doll size, millilitres.
+ *  Laws: each face that wears paper is covered once, save where a flap lies under another paper; no paper lies where something is glued. */
+export const coverPiece = (
+  assembly: Assembly,
+  inspection: Inspection,
+  dress: Dress,
+  finishes: ReadonlyMap<string, Finish>,
+  roomFor: (finish: string) => { readonly width: number; readonly height: number },
+): Covering => {
+  const { parts, outside, motions } = assembly;
+  const moving = new Set(motions.flatMap((motion) => motion.parts));
+  const separate = surfacesOf(parts, inspection.contacts, inspection.boxes, moving);
+  const wearOf = (surface: Surface): Wear | undefined => {
+    const part = parts[surface.part] as Part;
+    const wear = wornBy(dress, part, surface, outside);
+    // Sticks are painted or left; paper goes round them as tape does, and needs no pattern of ours.
+    return part.stuff !== 'board' && isPaper(finishOf(wear, finishes)) ? undefined : wear;
+  };
+  const alone = { parts, surfaces: separate, worn: separate.map(wearOf), finishes, outside };
+  if (dress.when === 'built') {
+    const joined = joinedSurfaces(alone, moving, (wear) => isPaper(finishOf(wear, finishes)));
+    const dressed = { ...alone, ...joined };
+    return { ...joined, papers: builtPapers(dressed, roomFor).map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone) };
+  }
+  const byPart = parts.map((): Placed[] => []);
+  for (const [index, surface] of separate.entries()) byPart[surface.part]?.push({ surface, index });
+  const papers = parts.flatMap((part, index) =>
+    (byPart[index] as Placed[]).some((placed) => isPaper(finishOf(alone.worn[placed.index], finishes)))
+      ? flatPapers(alone, part, byPart[index] as Placed[])
+      : [],
+  );
+  return { surfaces: separate, worn: alone.worn, papers: papers.map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone) };
+};

@@ -1,0 +1,111 @@
+// µm, doll size. What of each face can be covered: the face less what is glued to it, and less what is shut in.
+import { type Box, type Contact, outlineOf, type Part } from '../assembly/index.ts';
+import { areaOf, less, merged, type Point, type Region, type Ring, signedArea, toPlane, toSpace, type Vec3 } from '../shape/index.ts';
+import { shutIn } from './shutIn.ts';
+import { before, type Face, facesOf, poseOfSide } from './surface.ts';
+
+/** A face as it is to be covered. */
+export type Surface = Face & {
+  /** What shows or can be reached. */
+  readonly exposed: readonly Region[];
+  /** Where something is glued on: no paint and no paper may go there. */
+  readonly bare: readonly Region[];
+  /** Of `exposed`, in µm². */
+  readonly area: number;
+};
+
+/** Points of slanted faces are rounded twice. */
+const ON_PLANE = 15;
+
+const regionFrom = (points: Ring): Region => ({ outline: signedArea(points) < 0 ? [...points].reverse() : points, holes: [] });
+
+/** A figure in space as it lies on a face; nothing when it lies elsewhere. On an edge the side is looked for that carries it. */
+const ontoFace = (face: Face, part: Part, outline: readonly Vec3[]): Region | undefined => {
+  const { run } = face;
+  if (!run) {
+    return outline.every((point) => Math.abs(before(face.pose, point)) <= ON_PLANE)
+      ? regionFrom(outline.map((point) => toPlane(face.pose, point)))
+      : undefined;
+  }
+  let from = 0;
+  for (let side = 0; side + 1 < run.points.length; side += 1) {
+    const [a, b] = [run.points[side] as Point, run.points[side + 1] as Point];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const pose = poseOfSide(part.pose, a, b);
+    if (outline.every((point) => Math.abs(before(pose, point)) <= ON_PLANE)) {
+      const flat = outline.map((point) => toPlane(pose, point));
+      if (flat.every(([x]) => x >= -ON_PLANE && x <= length + ON_PLANE)) {
+        return regionFrom(flat.map(([x, y]): Point => [Math.round(from + x), y]));
+      }
+    }
+    from += length;
+  }
+  return undefined;
+};
+
+type Touch = { readonly face: 'front' | 'back' | 'edge'; readonly outline: readonly Vec3[]; readonly adds: boolean };
+
+/** What is glued to each part, by index. What only hangs on a hinge or lies on slides is not glued, and its place can be covered. */
+const gluedTo = (parts: readonly Part[], contacts: readonly Contact[]): readonly (readonly Touch[])[] => {
+  const found: Touch[][] = parts.map(() => []);
+  for (const contact of contacts) {
+    const { a, b, faceA, faceB, area } = contact;
+    if (parts[a]?.held !== 'glue' || parts[b]?.held !== 'glue') continue;
+    const outline = outlineOf(contact);
+    found[a]?.push({ face: faceA, outline, adds: area > 0 });
+    found[b]?.push({ face: faceB, outline, adds: area > 0 });
+  }
+  return found;
+};
+
+const kindOf = ({ id }: Face): Touch['face'] => (id === 'front' || id === 'back' ? id : 'edge');
+
+/** The zones that are glued on a face, openings in them left open. */
+const bareOn = (face: Face, part: Part, touches: readonly Touch[]): readonly Region[] => {
+  const on = touches.filter((touch) => touch.face === kindOf(face));
+  const zones = (adds: boolean) => on.filter((touch) => touch.adds === adds).flatMap((touch) => ontoFace(face, part, touch.outline) ?? []);
+  const added = zones(true);
+  if (added.length === 0) return [];
+  const openings = zones(false);
+  return openings.length === 0 ? merged(added) : merged(added).flatMap((zone) => less(zone, openings));
+};
+
+/** Every face of every part with what of it is to be covered.
+ *  Shape: parts, their contacts and boxes → surfaces, part by part. Doors, drawers and trays are thought open: what they close can be
+ *  reached. Law: exposed, bare and shut in together are the face, and no two of them overlap. */
+export const surfacesOf = (
+  parts: readonly Part[],
+  contacts: readonly Contact[],
+  boxes: readonly Box[],
+  moving: ReadonlySet<string>,
+): readonly Surface[] => {
+  const glued = gluedTo(parts, contacts);
+  const hidden = shutIn(parts, boxes, moving);
+  return parts.flatMap((part, index) =>
+    part.stuff === 'found' || part.stuff === 'wire'
+      ? []
+      : facesOf(part, index).map((face): Surface => {
+          const bare = bareOn(face, part, glued[index] ?? []);
+          const open = bare.length === 0 ? [face.region] : less(face.region, bare);
+          const exposed = hidden ? open.flatMap((region) => less(region, hidden(face))) : open;
+          return { ...face, exposed, bare, area: areaOf(exposed) };
+        }),
+  );
+};
+
+/** The point of space that a point of a face is. */
+export const inSpace = (face: Face, part: Part, [x, y]: Point): Vec3 => {
+  if (!face.run) return toSpace(face.pose, [x, y]);
+  let from = 0;
+  const { points } = face.run;
+  for (let side = 0; side + 1 < points.length; side += 1) {
+    const [a, b] = [points[side] as Point, points[side + 1] as Point];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    if (x <= from + length || side + 2 === points.length) {
+      const share = Math.min(1, Math.max(0, (x - from) / length));
+      return toSpace(part.pose, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share], y);
+    }
+    from += length;
+  }
+  throw new Error('a stretch of edge has two points at least');
+};

@@ -1,0 +1,115 @@
+// µm, doll size. A paper as it is cut: flat panels that hang together at score lines, each of which comes to lie on a face.
+import { bounds, common, less, merged, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import type { Wear } from './dress.ts';
+import { after, type Iso, inverse, movedRegion } from './iso.ts';
+
+/** What a panel does: covers a face, covers an edge as a flap of its face, turns in over the face behind, or covers an edge as a strip. */
+export type PanelKind = 'face' | 'flap' | 'turn-in' | 'strip';
+
+export type Panel = {
+  readonly kind: PanelKind;
+  /** The surface that it lies on, by index. */
+  readonly surface: number;
+  /** On the paper. */
+  readonly region: Region;
+  /** From the paper to the surface's own coordinates. */
+  readonly place: Iso;
+};
+
+export type Score = readonly [Point, Point];
+
+/** One paper. The first panel is what it is for. */
+export type Paper = {
+  readonly how: 'cover' | 'strip' | 'net';
+  readonly wear: Wear;
+  readonly panels: readonly Panel[];
+  /** Where it is scored and folded back. */
+  readonly scores: readonly Score[];
+  /** From the paper to the pattern, which is wound round the piece. */
+  readonly art: Iso;
+};
+
+/** What is cut out: the outline of all panels together. Whole for every paper, save where a cut meets itself. */
+export const outlineOfPaper = ({ panels }: Paper): readonly Region[] => merged(panels.map(({ region }) => region));
+
+/** The rectangle round a paper. */
+export const sizeOfPaper = ({ panels }: Paper): Rect => {
+  const boxes = panels.map(({ region }) => bounds(region.outline));
+  return {
+    x0: Math.min(...boxes.map(({ x0 }) => x0)),
+    y0: Math.min(...boxes.map(({ y0 }) => y0)),
+    x1: Math.max(...boxes.map(({ x1 }) => x1)),
+    y1: Math.max(...boxes.map(({ y1 }) => y1)),
+  };
+};
+
+/** The region of a panel on its surface. */
+export const onSurface = ({ region, place }: Panel): Region => movedRegion(place, region);
+
+/** A band this wide along a line tells whether a region reaches it. */
+export const TOUCH = 60;
+
+const quad = (a: Point, b: Point, way: Point, far: number): Ring => [
+  a,
+  b,
+  [Math.round(b[0] + way[0] * far), Math.round(b[1] + way[1] * far)],
+  [Math.round(a[0] + way[0] * far), Math.round(a[1] + way[1] * far)],
+];
+
+/** Where along a line, from its beginning, regions reach it on its one side: sorted stretches without those too short to fold. */
+export const reaches = (
+  regions: readonly Region[],
+  from: Point,
+  along: Point,
+  length: number,
+  side: Point,
+): readonly (readonly [number, number])[] => {
+  const to: Point = [from[0] + along[0] * length, from[1] + along[1] * length];
+  const band: Region = {
+    outline: quad([Math.round(from[0]), Math.round(from[1])], [Math.round(to[0]), Math.round(to[1])], side, TOUCH),
+    holes: [],
+  };
+  return common(band, regions)
+    .map(({ outline }) => {
+      const at = outline.map(([x, y]) => (x - from[0]) * along[0] + (y - from[1]) * along[1]);
+      return [Math.max(0, Math.min(...at)), Math.min(length, Math.max(...at))] as const;
+    })
+    .filter(([start, end]) => end - start > LEAST_FOLD)
+    .sort((one, other) => one[0] - other[0]);
+};
+
+/** A flap on a shorter fold than this would only tear. */
+export const LEAST_FOLD = 300;
+
+/** What of a flap is left where other panels lie already, and hangs on its fold; one that is `whole` and was cut nowhere hangs there surely. */
+export const hangingOn = (
+  flap: readonly Region[],
+  taken: readonly Region[],
+  whole: boolean,
+  from: Point,
+  along: Point,
+  length: number,
+  side: Point,
+): readonly Region[] =>
+  flap.flatMap((region) => {
+    const left = less(region, taken);
+    return whole && left[0] === region ? left : left.filter((each) => reaches([each], from, along, length, side).length > 0);
+  });
+
+export const onPaper = (place: Iso, region: Region): Region => movedRegion(inverse(place), region);
+
+/** The paper moved so that its lower left corner is the origin. */
+export const atOrigin = (paper: Paper): Paper => {
+  const { x0, y0 } = sizeOfPaper(paper);
+  const move: Iso = { cos: 1, sin: 0, dx: -x0, dy: -y0 };
+  const back: Iso = { cos: 1, sin: 0, dx: x0, dy: y0 };
+  return {
+    ...paper,
+    panels: paper.panels.map((panel) => ({ ...panel, region: movedRegion(move, panel.region), place: after(back, panel.place) })),
+    scores: paper.scores.map(([a, b]) => [
+      [a[0] - x0, a[1] - y0],
+      [b[0] - x0, b[1] - y0],
+    ]),
+    art: after(back, paper.art),
+  };
+};

@@ -1,0 +1,84 @@
+// µm, doll size, y up. Regions added to and taken from one another; all by clipping, so that outlines of any shape do.
+import { areaD, difference, EndType, FillRule, inflatePaths, intersect, JoinType, type Paths64, union } from 'clipper2-ts';
+import {
+  asRect,
+  bounds,
+  isInRing,
+  overlapOfRects,
+  type Point,
+  type Rect,
+  type Region,
+  type Ring,
+  rectRing,
+  ringArea,
+  signedArea,
+  toPaths,
+} from './plane.ts';
+
+/** Less than this is what rounding leaves, in µm²: a hundredth of a square millimetre. */
+const CRUMB = 10_000;
+
+/** Regions from the clipper's rings, each hole with the outline that it lies in. */
+const regionsFrom = (paths: Paths64): readonly Region[] => {
+  const rings = paths.filter((path) => Math.abs(areaD(path)) > CRUMB).map((path): Ring => path.map(({ x, y }): Point => [x, y]));
+  const [outlines, holes] = [rings.filter((ring) => signedArea(ring) > 0), rings.filter((ring) => signedArea(ring) < 0)];
+  if (outlines.length === 1) return [{ outline: outlines[0] as Ring, holes }];
+  return outlines.map((outline) => {
+    const box = bounds(outline);
+    return {
+      outline,
+      holes: holes.filter((hole) => overlapOfRects(bounds(hole), box) && isInRing(outline, ...middleOfSide(hole))),
+    };
+  });
+};
+
+/** A point a hair inside the matter beside a hole's longest side, so that a hole that touches an outline at a corner is told apart. */
+const middleOfSide = (ring: Ring): Point => {
+  let best: { readonly length: number; readonly at: Point } = { length: -1, at: ring[0] as Point };
+  ring.forEach(([xa, ya], index) => {
+    const [xb, yb] = ring[(index + 1) % ring.length] as Point;
+    const length = Math.hypot(xb - xa, yb - ya);
+    if (length > best.length) best = { length, at: [(xa + xb) / 2, (ya + yb) / 2] };
+  });
+  return best.at;
+};
+
+const pathsOf = (regions: readonly Region[]): Paths64 => regions.flatMap(toPaths);
+
+const covers = (outer: Rect, inner: Rect): boolean =>
+  outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+
+/** What is left of a region when others are taken from it: one region, several, or none. */
+export const less = (region: Region, others: readonly Region[]): readonly Region[] => {
+  const box = bounds(region.outline);
+  const near = others.filter((other) => overlapOfRects(bounds(other.outline), box));
+  if (near.length === 0) return [region];
+  const isCovered = near.some((other) => {
+    const rect = other.holes.length === 0 ? asRect(other.outline) : undefined;
+    return rect !== undefined && covers(rect, box);
+  });
+  return isCovered ? [] : regionsFrom(difference(toPaths(region), pathsOf(near), FillRule.NonZero));
+};
+
+/** What a rectangle leaves of a region: one region, several, or none. */
+export const without = (region: Region, { x0, y0, x1, y1 }: Rect): readonly Region[] =>
+  less(region, [{ outline: rectRing(x0, y0, x1, y1), holes: [] }]);
+
+/** What a region shares with others, taken together. */
+export const common = (region: Region, others: readonly Region[]): readonly Region[] => {
+  const box = bounds(region.outline);
+  const near = others.filter((other) => overlapOfRects(bounds(other.outline), box));
+  return near.length === 0 ? [] : regionsFrom(intersect(toPaths(region), pathsOf(near), FillRule.NonZero));
+};
+
+/** Regions as one figure: where they overlap or share a side they become one. */
+export const merged = (regions: readonly Region[]): readonly Region[] =>
+  regions.length < 2 ? regions : regionsFrom(union(pathsOf(regions), FillRule.NonZero));
+
+/** A region whose every side is moved outwards by so much, or inwards; corners stay corners. */
+export const grown = (region: Region, by: number): readonly Region[] =>
+  by === 0 ? [region] : regionsFrom(inflatePaths(toPaths(region), by, JoinType.Miter, EndType.Polygon, 4));
+
+/** The area of several regions that do not overlap, in µm². */
+export const areaOf = (regions: readonly Region[]): number =>
+  regions.reduce((sum, { outline, holes }) => holes.reduce((left, hole) => left - ringArea(hole), sum + ringArea(outline)), 0);
