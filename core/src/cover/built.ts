@@ -18,7 +18,7 @@ import {
   type Vec3,
 } from '../shape/index.ts';
 import type { Wear } from './dress.ts';
-import { artOn, type Dressed, finishOf, sameWear } from './dressed.ts';
+import { artOn, type Dressed, finishOf, sameWear, wearKey } from './dressed.ts';
 import type { Surface } from './exposed.ts';
 import { after, between, bringing, type Iso, inverse, moveBy, movedRegion, STAY } from './iso.ts';
 import { LEAST_FOLD, type Panel, type Paper, type Score } from './paper.ts';
@@ -50,7 +50,7 @@ export const joinedSurfaces = (
       return;
     }
     const { id } = parts[surface.part] as Part;
-    const key = `${planeKey(surface)} ${wear.finish} ${wear.runs} ${moving.has(id) ? id : ''}`;
+    const key = `${planeKey(surface)} ${wearKey(wear)} ${moving.has(id) ? id : ''}`;
     groups.set(key, [...(groups.get(key) ?? []), index]);
   });
   for (const group of groups.values()) {

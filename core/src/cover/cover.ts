@@ -1,15 +1,15 @@
 // µm, doll size. From a piece's parts and what they wear to its papers and its paint.
 import type { Assembly, Inspection, Part } from '../assembly/index.ts';
-import { areaOf, bounds, type Region } from '../shape/index.ts';
+import { areaOf, bounds, common, type Point, type Region } from '../shape/index.ts';
 import { builtPapers, joinedSurfaces } from './built.ts';
 import { chunksOf } from './chunks.ts';
-import { type Dress, type Wear, wornBy } from './dress.ts';
-import { artOn, type Dressed, finishOf, isPaper, sameWear } from './dressed.ts';
+import { type Dress, isTurnedAway, type Wear, wornBy } from './dress.ts';
+import { artOn, type Dressed, finishOf, isPaper, sameWear, wearKey } from './dressed.ts';
 import { type Surface, surfacesOf } from './exposed.ts';
 import type { Finish } from './finish.ts';
 import { after } from './iso.ts';
 import { atOrigin, type Panel, type Paper } from './paper.ts';
-import { isEdge, stripsOf } from './strips.ts';
+import { isBent, isEdge, stripsOf } from './strips.ts';
 import { type Placed, wrapOf } from './wrap.ts';
 
 /** What covers a piece. */
@@ -67,9 +67,9 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
     if (over) wrapped = wear;
   }
   const wants = edges.filter((edge) => papered(edge) && finishOf(wearOf(edge), finishes)?.edges !== 'raw');
-  const kinds = [...new Set(wants.map((edge) => `${wearOf(edge)?.finish} ${wearOf(edge)?.runs}`))];
+  const kinds = [...new Set(wants.map((edge) => wearKey(wearOf(edge))))];
   for (const kind of kinds) {
-    const these = wants.filter((edge) => `${wearOf(edge)?.finish} ${wearOf(edge)?.runs}` === kind);
+    const these = wants.filter((edge) => wearKey(wearOf(edge)) === kind);
     const follows = (edge: Placed): Placed | undefined => {
       const ring = rings.find((each) => each.includes(edge)) as Placed[];
       const next = ring[(ring.indexOf(edge) + 1) % ring.length];
@@ -97,14 +97,15 @@ const paintsOf = ({ surfaces, worn, finishes }: Dressed): readonly Paint[] => {
   return [...areas].map(([id, area]) => ({ finish: id, area, ml: millilitres(area, finishes.get(id) as Finish) }));
 };
 
-/** Edges of board that show and that neither paint nor paper covers, where their part or its broad faces wear something. */
-const rawEdges = ({ parts, surfaces, worn, finishes }: Dressed): Covering['raw'] => {
+/** Edges of board that show, not from behind or below, and that neither paint nor paper covers, where their part or its broad faces wear something. */
+const rawEdges = ({ parts, surfaces, worn, finishes, outside }: Dressed, dress: Dress): Covering['raw'] => {
   const dressedParts = new Set(surfaces.flatMap(({ part }, index) => (finishOf(worn[index], finishes) ? [part] : [])));
   let [length, area] = [0, 0];
   surfaces.forEach((surface, index) => {
     const finish = finishOf(worn[index], finishes);
     const isRaw = !finish || (finish.how !== 'paint' && finish.edges === 'raw');
     if (!isEdge(surface) || !isRaw || !dressedParts.has(surface.part) || parts[surface.part]?.stuff !== 'board') return;
+    if (isTurnedAway(dress, surface, outside)) return;
     for (const region of surface.exposed) {
       const { x0, x1 } = bounds(region.outline);
       length += x1 - x0;
@@ -112,6 +113,27 @@ const rawEdges = ({ parts, surfaces, worn, finishes }: Dressed): Covering['raw']
     area += areaOf(surface.exposed);
   });
   return { length, area };
+};
+
+/** What of a surface lies no higher than its finish goes. Bent edges are covered whole where any of them lies as low. */
+const upTo = (surface: Surface, wear: Wear | undefined): Surface => {
+  if (wear?.upTo == null || isBent(surface)) return surface;
+  const { pose } = surface;
+  const rise: Point = [pose.u[1], pose.v[1]];
+  const steep = Math.hypot(...rise);
+  const room = wear.upTo - pose.origin[1];
+  if (steep < 1e-6) return room >= 0 ? surface : { ...surface, exposed: [], area: 0 };
+  // The half-plane below the height, as a square that reaches beyond everything.
+  const up: Point = [rise[0] / steep, rise[1] / steep];
+  const across: Point = [up[1], -up[0]];
+  const far = 1e7;
+  const corner = (along: number, high: number): Point => [
+    Math.round(up[0] * high + across[0] * along),
+    Math.round(up[1] * high + across[1] * along),
+  ];
+  const below = { outline: [corner(-far, room / steep), corner(-far, -far), corner(far, -far), corner(far, room / steep)], holes: [] };
+  const exposed = surface.exposed.flatMap((region) => common(region, [below]));
+  return { ...surface, exposed, area: areaOf(exposed) };
 };
 
 /** Covers a piece.
@@ -133,18 +155,20 @@ export const coverPiece = (
     // Sticks are painted or left; paper goes round them as tape does, and needs no pattern of ours.
     return part.stuff !== 'board' && isPaper(finishOf(wear, finishes)) ? undefined : wear;
   };
-  const alone = { parts, surfaces: separate, worn: separate.map(wearOf), finishes, outside };
+  const worn = separate.map(wearOf);
+  const surfaces = separate.map((surface, index) => upTo(surface, worn[index]));
+  const alone = { parts, surfaces, worn, finishes, outside };
   if (dress.when === 'built') {
     const joined = joinedSurfaces(alone, moving, (wear) => isPaper(finishOf(wear, finishes)));
     const dressed = { ...alone, ...joined };
-    return { ...joined, papers: builtPapers(dressed, roomFor).map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone) };
+    return { ...joined, papers: builtPapers(dressed, roomFor).map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone, dress) };
   }
   const byPart = parts.map((): Placed[] => []);
-  for (const [index, surface] of separate.entries()) byPart[surface.part]?.push({ surface, index });
+  for (const [index, surface] of surfaces.entries()) byPart[surface.part]?.push({ surface, index });
   const papers = parts.flatMap((part, index) =>
     (byPart[index] as Placed[]).some((placed) => isPaper(finishOf(alone.worn[placed.index], finishes)))
       ? flatPapers(alone, part, byPart[index] as Placed[])
       : [],
   );
-  return { surfaces: separate, worn: alone.worn, papers: papers.map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone) };
+  return { surfaces, worn, papers: papers.map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone, dress) };
 };

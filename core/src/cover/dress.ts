@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Box, Part } from '../assembly/index.ts';
 import { ROLES } from '../assembly/index.ts';
 import { textField } from '../kit/index.ts';
+import { type DollUm, dollField, UM } from '../measure/index.ts';
 import type { Surface } from './exposed.ts';
 import { type FaceId, looksTo } from './surface.ts';
 
@@ -17,8 +18,9 @@ export type WornAt =
 export const RUNS = ['as drawn', 'turned', 'along the part'] as const;
 export type Runs = (typeof RUNS)[number];
 
-/** A finish of the tray, by its id, on something; null leaves it bare. */
-export type Wear = { readonly at: WornAt; readonly finish: string | null; readonly runs: Runs };
+/** A finish of the tray, by its id, on something; null leaves it bare. `upTo` is how high above the piece's foot it goes, to a rail; null is all
+ *  the way up. */
+export type Wear = { readonly at: WornAt; readonly finish: string | null; readonly runs: Runs; readonly upTo: DollUm | null };
 
 /** How a piece is dressed: flat parts before they stand or the whole once it is built, whether what stands against the wall and on the
  *  floor is covered too, and what is worn where. */
@@ -44,6 +46,9 @@ const wearSchema: z.ZodType<Wear> = z.strictObject({
   ]),
   finish: textField(60, 1).nullable(),
   runs: z.enum(RUNS).default('as drawn'),
+  upTo: dollField({ min: 1 * UM.mm, max: 3 * UM.m })
+    .nullable()
+    .default(null),
 });
 
 export const dressSchema: z.ZodType<Dress> = z.strictObject({
@@ -82,7 +87,7 @@ const isOn = (at: WornAt, part: Part, face: FaceId): boolean => {
 };
 
 /** Faces on the side that stands against the wall, and on the one that stands on the floor. */
-const isTurnedAway = (dress: Dress, surface: Surface, outside: Box): boolean => {
+export const isTurnedAway = (dress: Dress, surface: Surface, outside: Box): boolean => {
   const way = looksTo(surface);
   if (!way) return false;
   const { origin } = surface.pose;

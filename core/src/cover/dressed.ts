@@ -36,6 +36,9 @@ const runsUp = (part: Part, wear: Wear, u: Vec3, v: Vec3): boolean => {
 
 export const isPaper = (finish: Finish | undefined): finish is Finish => finish !== undefined && finish.how !== 'paint';
 
+/** Wears of one key are the same covering. */
+export const wearKey = (wear: Wear | undefined): string => `${wear?.finish} ${wear?.runs} ${wear?.upTo}`;
+
 /** Equal wears make one paper; what one says of a face and the other of its part may still be the same finish. */
 export const sameWear = (one: Wear | undefined, other: Wear | undefined): boolean =>
-  one !== undefined && other !== undefined && one.finish === other.finish && one.runs === other.runs;
+  one !== undefined && other !== undefined && wearKey(one) === wearKey(other);

@@ -114,3 +114,6 @@ export const stripsOf = (
 };
 
 export const isEdge = ({ id }: Surface): boolean => id !== 'front' && id !== 'back';
+
+/** Edges round a bend, which lie in no one plane. */
+export const isBent = ({ run }: Surface): boolean => run !== null && run.points.length > 2;

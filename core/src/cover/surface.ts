@@ -11,6 +11,7 @@ import {
   rectRing,
   scaled,
   signedArea,
+  toPlane,
   toSpace,
   type Vec3,
 } from '../shape/index.ts';
@@ -116,3 +117,23 @@ export const looksTo = (face: Face): Vec3 | null => (face.run && face.run.points
 
 /** How far a point of space lies before a plane. */
 export const before = (pose: Pose, point: Vec3): number => dot(add(point, scaled(pose.origin, -1)), normalOf(pose));
+
+/** How near a point lies to the way along a run. */
+const offRun = ({ points }: Run, [x, y]: Point): number =>
+  points.slice(1).reduce((least, [bx, by], index) => {
+    const [ax, ay] = points[index] as Point;
+    const [dx, dy] = [bx - ax, by - ay];
+    const share = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
+    return Math.min(least, Math.hypot(x - ax - share * dx, y - ay - share * dy));
+  }, Infinity);
+
+/** The face of a part that a point of its surface lies on: the nearest. */
+export const faceAt = (part: Part, point: Vec3): FaceId => {
+  const height = before(part.pose, point);
+  const at = toPlane(part.pose, point);
+  const faces = facesOf(part, 0).map(({ id, run }) => ({
+    id,
+    off: run ? offRun(run, at) : Math.abs(height - (id === 'front' ? part.thickness : 0)),
+  }));
+  return faces.reduce((best, face) => (face.off < best.off ? face : best)).id;
+};

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { impose } from '../print/index.ts';
+import { drawTemplate, impose } from '../print/index.ts';
 import { derive, readSet, type SetDocument, templatePages } from '../set/index.ts';
 import { bounds, type Point, rectRing } from '../shape/index.ts';
 import { writePdf } from './index.ts';
@@ -186,7 +186,7 @@ describe('making up pages', () => {
         scores: [],
         grain: null,
       };
-      const made = impose([template], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');
+      const made = impose([drawTemplate(template)], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');
       expect(made.length).toBe(size <= 181_000 ? 1 : Math.ceil((size - 12_000) / 169_000) * Math.ceil((size - 12_000) / 247_000));
       const outside = made
         .flatMap(({ marks: drawn }) => drawn.flatMap((mark) => (mark.kind === 'line' ? mark.points : [])))

@@ -1,5 +1,6 @@
 // µm on paper, origin at the page's lower left corner, y up.
-import type { Point, Ring } from '../shape/index.ts';
+import type { Iso, Look } from '../cover/index.ts';
+import type { Point, Rect, Ring } from '../shape/index.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
 export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map' | 'score' | 'glue' | 'centre';
@@ -16,7 +17,25 @@ export type TextMark = {
   readonly angle: 0 | 90;
 };
 
-export type Mark = LineMark | TextMark;
+/** An area in one colour, by the even-odd rule. */
+export type FillMark = { readonly kind: 'fill'; readonly colour: string; readonly rings: readonly Ring[] };
+
+/** A look of tones over a window of its pattern, and where the pattern lies on the page. It is painted by whoever shows it, as finely as needed. */
+export type TonesMark = { readonly kind: 'tones'; readonly look: Look; readonly window: Rect; readonly place: Iso };
+
+/** Marks of which only what lies inside the clip is seen, by the even-odd rule. */
+export type GroupMark = { readonly kind: 'group'; readonly clip: readonly Ring[]; readonly marks: readonly Mark[] };
+
+export type Mark = LineMark | TextMark | FillMark | TonesMark | GroupMark;
+
+/** Something to be printed at true size, its lower left corner at the origin; the tag is what pages are found by. */
+export type Drawing = {
+  readonly tag: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly marks: readonly Mark[];
+};
 
 /** A page as it is printed: its size and what stands on it, and which parts it shows. */
 export type Page = { readonly width: number; readonly height: number; readonly marks: readonly Mark[]; readonly title: string };

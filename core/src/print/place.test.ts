@@ -13,7 +13,7 @@ const marks = fc.array(polyline, { maxLength: 5 });
 
 const segmentsOf = (list: readonly Mark[]): readonly (readonly [Point, Point])[] =>
   list.flatMap((mark) => {
-    if (mark.kind === 'text') return [];
+    if (mark.kind !== 'line') return [];
     const count = mark.closed ? mark.points.length : mark.points.length - 1;
     return Array.from(
       { length: count },
@@ -96,7 +96,7 @@ describe('tiles', () => {
             ],
             true,
           );
-          const pages = tile('2A side', '2A', { width, height, marks: [outline] }, field, overlap);
+          const pages = tile({ tag: '2A', name: 'side', width, height, marks: [outline] }, field, overlap);
           const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
           const least = (length: number, room: number) => Math.max(1, Math.ceil((length - overlap) / (room - overlap)));
           expect(pages.length).toBe(Math.min(least(width, roomX) * least(height, roomY), least(height, roomX) * least(width, roomY)));
@@ -123,7 +123,7 @@ describe('tiles', () => {
       ],
       true,
     );
-    const pages = tile('1A', '1A', { width: 500_000, height: 100_000, marks: [outline] }, field, 12_000);
+    const pages = tile({ tag: '1A', name: '', width: 500_000, height: 100_000, marks: [outline] }, field, 12_000);
     const joinsOf = (index: number) =>
       (pages[index]?.marks ?? []).flatMap((mark) =>
         mark.kind === 'line' && mark.style === 'join' && mark.closed ? [mark.points[0] as Point] : [],

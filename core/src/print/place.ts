@@ -1,14 +1,26 @@
 // µm. Moves, turns and clips what is drawn.
-import { assertNever } from '../kit/index.ts';
-import type { Point, Rect } from '../shape/index.ts';
-import { line, type Mark } from './page.ts';
 
-const mapped = (mark: Mark, move: (point: Point) => Point, quarterTurn: boolean): Mark => {
+import { after, type Iso } from '../cover/index.ts';
+import { assertNever } from '../kit/index.ts';
+import { bounds, type Point, type Rect, type Ring, rectRing } from '../shape/index.ts';
+import { type FillMark, type GroupMark, line, type Mark, type TonesMark } from './page.ts';
+
+/** A move of the page; `iso` says the same as `point`. */
+type Move = { readonly point: (point: Point) => Point; readonly iso: Iso; readonly quarterTurn: boolean };
+
+const mapped = (mark: Mark, move: Move): Mark => {
+  const rings = (all: readonly Ring[]) => all.map((ring) => ring.map(move.point));
   switch (mark.kind) {
     case 'line':
-      return { ...mark, points: mark.points.map(move) };
+      return { ...mark, points: mark.points.map(move.point) };
     case 'text':
-      return { ...mark, at: move(mark.at), angle: quarterTurn ? (mark.angle === 0 ? 90 : 0) : mark.angle };
+      return { ...mark, at: move.point(mark.at), angle: move.quarterTurn ? (mark.angle === 0 ? 90 : 0) : mark.angle };
+    case 'fill':
+      return { ...mark, rings: rings(mark.rings) };
+    case 'tones':
+      return { ...mark, place: after(mark.place, move.iso) };
+    case 'group':
+      return { ...mark, clip: rings(mark.clip), marks: mark.marks.map((each) => mapped(each, move)) };
     default:
       return assertNever(mark);
   }
@@ -16,11 +28,11 @@ const mapped = (mark: Mark, move: (point: Point) => Point, quarterTurn: boolean)
 
 /** Marks moved so that their origin comes to (x, y). */
 export const moved = (marks: readonly Mark[], x: number, y: number): readonly Mark[] =>
-  marks.map((mark) => mapped(mark, ([px, py]) => [px + x, py + y], false));
+  marks.map((mark) => mapped(mark, { point: ([px, py]) => [px + x, py + y], iso: { cos: 1, sin: 0, dx: x, dy: y }, quarterTurn: false }));
 
 /** Marks turned a quarter counter-clockwise, on a drawing of this height, back into the first quadrant. */
 export const turned = (marks: readonly Mark[], height: number): readonly Mark[] =>
-  marks.map((mark) => mapped(mark, ([x, y]) => [height - y, x], true));
+  marks.map((mark) => mapped(mark, { point: ([x, y]) => [height - y, x], iso: { cos: 0, sin: 1, dx: height, dy: 0 }, quarterTurn: true }));
 
 /** The stretch of a segment inside a window, or undefined. Source: Liang & Barsky's parametric clipping (1984), recalled. */
 const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Point] | undefined => {
@@ -42,6 +54,16 @@ const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Poi
   return [enter === 0 ? from : at(enter), leave === 1 ? to : at(leave)];
 };
 
+/** Areas stay whole and are looked at through the window; those beside it are dropped. */
+const clippedArea = (mark: FillMark | TonesMark | GroupMark, window: Rect): readonly Mark[] => {
+  if (mark.kind === 'group') {
+    const boxes = mark.clip.map(bounds);
+    const beside = boxes.every((box) => box.x1 <= window.x0 || box.x0 >= window.x1 || box.y1 <= window.y0 || box.y0 >= window.y1);
+    if (beside) return [];
+  }
+  return [{ kind: 'group', clip: [rectRing(window.x0, window.y0, window.x1, window.y1)], marks: [mark] }];
+};
+
 /** What of the marks lies in a window: lines are cut at its edge, words stay when their middle is inside. */
 export const clipped = (marks: readonly Mark[], window: Rect): readonly Mark[] =>
   marks.flatMap((mark): readonly Mark[] => {
@@ -49,6 +71,7 @@ export const clipped = (marks: readonly Mark[], window: Rect): readonly Mark[] =
       const [x, y] = mark.at;
       return x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1 ? [mark] : [];
     }
+    if (mark.kind !== 'line') return clippedArea(mark, window);
     const inside = mark.points.every(([x, y]) => x >= window.x0 && x <= window.x1 && y >= window.y0 && y <= window.y1);
     if (inside) return [mark];
     const ends = mark.closed ? mark.points.length : mark.points.length - 1;

@@ -51,7 +51,7 @@ describe('the boards on paper', () => {
       expect(closed.length).toBe(plans.reduce((sum, { rings }) => sum + rings.filter(({ layer }) => layer !== 'guide').length, 0));
       for (const { marks } of pages)
         for (const mark of marks)
-          for (const [x, y] of mark.kind === 'line' ? mark.points : [mark.at]) {
+          for (const [x, y] of mark.kind === 'line' ? mark.points : mark.kind === 'text' ? [mark.at] : []) {
             expect(x >= 10_000 - 1 && x <= PAPERS[paper].width - 10_000 + 1).toBe(true);
             expect(y >= 10_000 - 1 && y <= PAPERS[paper].height - 10_000 + 1).toBe(true);
           }

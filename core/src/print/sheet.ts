@@ -63,7 +63,7 @@ const bars = (rules: PageRules): readonly Mark[] => {
 export type Sheetful = { readonly title: string; readonly marks: readonly Mark[] };
 
 /** Puts head and bars round what stands in the field. */
-export const makePage = (content: Sheetful, number: number, count: number, setName: string, rules: PageRules): Page => {
+export const makePage = (content: Sheetful, number: number, count: number, heading: string, rules: PageRules): Page => {
   const { width, height } = PAPERS[rules.paper];
   const right = `print at 100 % · page ${number} of ${count}`;
   const top = height - rules.margin - 3_000;
@@ -73,7 +73,7 @@ export const makePage = (content: Sheetful, number: number, count: number, setNa
     height,
     title: content.title,
     marks: [
-      label(fitText(`${setName} · templates · ${content.title}`, 2_600, room), [rules.margin, top], 'start'),
+      label(fitText(`${heading} · ${content.title}`, 2_600, room), [rules.margin, top], 'start'),
       label(right, [width - rules.margin, top], 'end'),
       ...bars(rules),
       ...content.marks,

@@ -1,6 +1,6 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
-import { fitText, line, type Mark, textWidth } from './page.ts';
+import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
 export type Template = {
@@ -167,8 +167,8 @@ const guideMarks = (template: Template): readonly Mark[] =>
     ];
   });
 
-/** A template's size, and all that is drawn on it. */
-export const drawTemplate = (template: Template): { readonly width: number; readonly height: number; readonly marks: readonly Mark[] } => {
+/** A template with all that is drawn on it. */
+export const drawTemplate = (template: Template): Drawing => {
   const { x1: width, y1: height } = bounds(template.region.outline);
   const narrow = Math.min(width, height) < 16_000;
   const field = freeField(
@@ -177,6 +177,8 @@ export const drawTemplate = (template: Template): { readonly width: number; read
     height,
   );
   return {
+    tag: template.tag,
+    name: template.name,
     width,
     height,
     marks: [

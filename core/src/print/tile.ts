@@ -2,16 +2,15 @@
 
 import { letters } from '../cut/index.ts';
 import { bounds, type Rect, rectRing } from '../shape/index.ts';
-import { line, type Mark } from './page.ts';
+import { type Drawing, line, type Mark } from './page.ts';
 import { clipped, moved, turned } from './place.ts';
 import type { Sheetful } from './sheet.ts';
 
-type Drawing = { readonly width: number; readonly height: number; readonly marks: readonly Mark[] };
 type Grid = { readonly columns: number; readonly rows: number; readonly stepX: number; readonly stepY: number };
 
 const countFor = (length: number, room: number, overlap: number): number => Math.max(1, Math.ceil((length - overlap) / (room - overlap)));
 
-const gridFor = ({ width, height }: Drawing, field: Rect, overlap: number): Grid => {
+const gridFor = ({ width, height }: Pick<Drawing, 'width' | 'height'>, field: Rect, overlap: number): Grid => {
   const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
   return {
     columns: countFor(width, roomX, overlap),
@@ -22,7 +21,7 @@ const gridFor = ({ width, height }: Drawing, field: Rect, overlap: number): Grid
 };
 
 const upright = (drawing: Drawing, field: Rect, overlap: number): Drawing => {
-  const lying: Drawing = { width: drawing.height, height: drawing.width, marks: turned(drawing.marks, drawing.height) };
+  const lying: Drawing = { ...drawing, width: drawing.height, height: drawing.width, marks: turned(drawing.marks, drawing.height) };
   const tiles = (each: Drawing) => gridFor(each, field, overlap).columns * gridFor(each, field, overlap).rows;
   return tiles(lying) < tiles(drawing) ? lying : drawing;
 };
@@ -106,8 +105,9 @@ const tileName = (column: number, row: number): string => `${letters(column).toL
 /** Tiles of a drawing, one to a page, column by column from the bottom.
  *  Shape: a drawing → columns × rows sheetfuls that overlap by `overlap`, with join lines, match marks and a map. The way up that
  *  needs fewer tiles is taken. */
-export const tile = (title: string, tag: string, drawing: Drawing, field: Rect, overlap: number): readonly Sheetful[] => {
+export const tile = (drawing: Drawing, field: Rect, overlap: number): readonly Sheetful[] => {
   const best = upright(drawing, field, overlap);
+  const { tag, name: called } = drawing;
   const grid = gridFor(best, field, overlap);
   const all = [...best.marks, ...joins(grid, field, overlap)];
   const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
@@ -123,7 +123,7 @@ export const tile = (title: string, tag: string, drawing: Drawing, field: Rect, 
       angle: 0,
     };
     return {
-      title: `${title}, tile ${tileName(column, row)}`,
+      title: `${tag} ${called}, tile ${tileName(column, row)}`,
       marks: [...moved(clipped(all, window), field.x0 - window.x0, field.y0 - window.y0), name, ...mapOf(grid, column, row, field)],
     };
   });

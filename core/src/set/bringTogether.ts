@@ -2,6 +2,7 @@
 import type { Board } from '../stock/index.ts';
 import { type Difference, differences, partKey, type SetPart } from './differences.ts';
 import type { Piece, SetDocument } from './document.ts';
+import type { Setting } from './wordsOfChange.ts';
 
 export type Side = 'mine' | 'theirs';
 
@@ -68,8 +69,7 @@ const withNeededBoards = (boards: readonly Board[], pieces: readonly Piece[], kn
  *  the most pieces and boards a set may have, which two sets together can pass. */
 export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (key: string) => Side): SetDocument => {
   const takes = (part: SetPart) => choose(partKey(part)) === 'mine';
-  const setting = <K extends 'name' | 'about' | 'units' | 'doll' | 'cutting' | 'printing'>(key: K): SetDocument[K] =>
-    takes({ kind: 'setting', setting: key }) ? mine[key] : theirs[key];
+  const setting = <K extends Setting>(key: K): SetDocument[K] => (takes({ kind: 'setting', setting: key }) ? mine[key] : theirs[key]);
   const pieces = withOwnMarks(chosenOf(mine.pieces, theirs.pieces, (id) => takes({ kind: 'piece', id })));
   const boards = chosenOf(mine.boards, theirs.boards, (id) => takes({ kind: 'board', id }));
   return {
@@ -80,6 +80,8 @@ export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (k
     units: setting('units'),
     doll: setting('doll'),
     boards: withNeededBoards(boards.length > 0 ? boards : theirs.boards, pieces, [...theirs.boards, ...mine.boards]),
+    palette: setting('palette'),
+    finishes: setting('finishes'),
     cutting: setting('cutting'),
     printing: setting('printing'),
     pieces,

@@ -37,10 +37,10 @@ export type MadePiece = {
 
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
-/** What the means come to, as text: only a piece that follows the doll's body depends on her own scale. */
+/** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
 const keyOf = (piece: Piece, { scale, body, boards }: Means, { trim, splice }: Cutting): string =>
   JSON.stringify([
-    piece,
+    { ...piece, dress: undefined },
     scale.doll / scale.real,
     piece.school === 'strict' ? 0 : body.doll / body.real,
     boards.map((board) => [

@@ -148,6 +148,38 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'It does not go under',
         reason: `It is ${show(finding.numbers.height)} high at doll size, and must pass under ${show(finding.numbers.under)}.`,
       };
+    case 'paper-short': {
+      const { needed, has, reach } = finding.numbers;
+      const amount = (value: number) => (finding.roll ? show(value) : String(value));
+      const goes =
+        reach > 0 ? ` What is there covers the lower ${show(reach)} of ${finding.piece || 'it'}: a rail would hide where it ends.` : '';
+      return { title: 'Not enough paper', reason: `${capital(finding.paper)}: ${amount(needed)} needed, ${amount(has)} there.${goes}` };
+    }
+    case 'raw-edges':
+      return { title: 'Raw edges show', reason: `${show(finding.numbers.length)} of board edges stay uncovered beside what is covered.` };
+    case 'pattern-too-fine':
+      return {
+        title: 'Too fine to print',
+        reason: `${capital(finding.paper)}: ${finding.what} is ${showBoard(finding.numbers.size)} at doll size; printers show little under ${showBoard(finding.numbers.finest)}.`,
+      };
+    case 'seams': {
+      const { seams, off } = finding.numbers;
+      const how = off === 0 ? 'on a line of the pattern' : off === seams ? 'across the pattern' : `${off} of them across the pattern`;
+      return {
+        title: seams === 1 ? 'Two sheets meet' : `Sheets meet in ${seams} places`,
+        reason: `${capital(finding.paper)} is joined ${how}. Put the seam into a corner, behind furniture or under a trim where you can.`,
+      };
+    }
+    case 'colours-beside':
+      return finding.how === 'fight'
+        ? {
+            title: 'Two colours that fight',
+            reason: `${capital(finding.one)} and ${finding.other} are both strong and equally light. Try them on paper before you paint.`,
+          }
+        : {
+            title: 'Hardly told apart',
+            reason: `${capital(finding.one)} and ${finding.other} lie side by side at a contrast of ${(finding.numbers.contrast / 100).toFixed(2)}.`,
+          };
     case 'no-order':
       return {
         title: 'It cannot be put together',
@@ -209,6 +241,10 @@ export const describeMend = (mend: Mend): string => {
       return 'leave nothing for the knife';
     case 'no-trim':
       return 'trim no edges';
+    case 'stop-at-rail':
+      return 'stop there, under a rail';
+    case 'cover-edges':
+      return `strips on the edges of ${mend.detail}`;
     case 'no-grain':
       return 'let the grain run any way';
     default:

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FIRST_PALETTE, type Finish, finishSchema, type Swatch, swatchSchema } from '../cover/index.ts';
 import type { Wishes } from '../cut/index.ts';
 import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
@@ -71,6 +72,9 @@ export type SetDocument = {
   readonly units: Units;
   readonly doll: Doll;
   readonly boards: readonly Board[];
+  /** The colours of the set, and the tray of finishes that its pieces wear. */
+  readonly palette: readonly Swatch[];
+  readonly finishes: readonly Finish[];
   readonly cutting: Cutting;
   readonly printing: { readonly paper: PaperName; readonly margin: DollUm; readonly overlap: DollUm };
   readonly pieces: readonly Piece[];
@@ -173,6 +177,11 @@ const shape = z.strictObject({
     .min(1)
     .max(30)
     .prefault([{ id: 'white', name: 'white foam board' }]),
+  palette: z
+    .array(swatchSchema)
+    .max(60)
+    .default([...FIRST_PALETTE]),
+  finishes: z.array(finishSchema).max(100).default([]),
   cutting: z
     .strictObject({
       gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
@@ -242,6 +251,8 @@ const doubles = (values: readonly (string | number | undefined)[]): readonly num
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
   for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
+  for (const index of doubles(found.palette.map(({ id }) => id))) issue(['palette', index, 'id'], 'Another colour has this id.');
+  for (const index of doubles(found.finishes.map(({ id }) => id))) issue(['finishes', index, 'id'], 'Another finish has this id.');
   for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
   const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);

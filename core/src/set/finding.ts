@@ -40,6 +40,18 @@ export type FindingCase =
   | ({ readonly code: 'sheet-for-little'; readonly parts: readonly string[]; readonly board: string } & Numbers<'parts'>)
   | ({ readonly code: 'offcut-would-do'; readonly board: string } & Numbers<'width' | 'height' | 'sheet'>)
   | ({ readonly code: 'grain-is-dear'; readonly board: string } & Numbers<'sheets'>)
+  | ({ readonly code: 'paper-short'; readonly paper: string; readonly piece: string; readonly roll: boolean } & Numbers<
+      'needed' | 'has' | 'reach'
+    >)
+  | ({ readonly code: 'raw-edges' } & Numbers<'length'>)
+  | ({ readonly code: 'pattern-too-fine'; readonly paper: string; readonly what: string } & Numbers<'size' | 'finest'>)
+  | ({ readonly code: 'seams'; readonly paper: string } & Numbers<'seams' | 'off'>)
+  | ({
+      readonly code: 'colours-beside';
+      readonly how: 'fight' | 'alike';
+      readonly one: string;
+      readonly other: string;
+    } & Numbers<'contrast'>)
   | ({ readonly code: 'boards-to-buy'; readonly board: string; readonly what: string } & Numbers<'sheets'>)
   | ({ readonly code: 'tips-over' } & Numbers<'height' | 'depth'>)
   | ({ readonly code: 'no-order'; readonly parts: readonly string[] } & Numbers<never>)
@@ -64,6 +76,8 @@ export const MEND_KINDS = [
   'no-gap',
   'no-trim',
   'no-grain',
+  'stop-at-rail',
+  'cover-edges',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

@@ -6,10 +6,10 @@ import {
   describeChange,
   describeFinding,
   layOutSet,
+  pagesOf,
   readSet,
   readSetFile,
   type SetDocument,
-  templatePages,
   writeSetFile,
 } from './index.ts';
 import { mutated } from './mutate.testing.ts';
@@ -32,7 +32,7 @@ const allTheWay = (document: SetDocument): void => {
   const derived = derive(document);
   for (const finding of derived.pieces.flatMap(({ findings }) => findings)) describeFinding(finding, document.units);
   layOutSet(document, derived);
-  templatePages(document, derived, { pieces: null });
+  pagesOf(document, derived, { pieces: null, what: 'all' });
 };
 
 describe(`${DOCUMENTS} hostile documents`, () => {

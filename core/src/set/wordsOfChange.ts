@@ -8,7 +8,7 @@ import { type Board, PAPERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
-export const SETTINGS = ['name', 'about', 'units', 'doll', 'cutting', 'printing'] as const;
+export const SETTINGS = ['name', 'about', 'units', 'doll', 'palette', 'finishes', 'cutting', 'printing'] as const;
 export type Setting = (typeof SETTINGS)[number];
 
 type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
@@ -54,6 +54,19 @@ const trimText = ({ left, right, bottom, top }: SetDocument['cutting']['trim'], 
 
 const unitsText = ({ unit, fine }: Units): string => `${unit}${fine ? ', fine' : ''}`;
 
+/** What was added to a list, taken from it and changed in it, by name. */
+const itemChanges = (was: readonly { readonly id: string; readonly name: string }[], is: typeof was): readonly string[] => {
+  const before = new Map(was.map((each) => [each.id, each]));
+  const after = new Set(is.map(({ id }) => id));
+  return [
+    ...is.flatMap((each) => {
+      const old = before.get(each.id);
+      return old ? (dequal(old, each) ? [] : [`${quoted(each.name)} changed`]) : [`${quoted(each.name)} added`];
+    }),
+    ...was.filter(({ id }) => !after.has(id)).map(({ name }) => `${quoted(name)} taken away`),
+  ];
+};
+
 /** The words for a setting that differs, and what it is called. */
 export const changeOfSetting = (
   setting: Setting,
@@ -71,6 +84,10 @@ export const changeOfSetting = (
       return { title: 'Units', words: [`${unitsText(before.units)} → ${unitsText(after.units)}`] };
     case 'doll':
       return { title: 'The doll', words: orElse(dollChanges(before, after, units), 'how the scale is taken') };
+    case 'palette':
+      return { title: 'The palette', words: orElse(itemChanges(before.palette, after.palette), 'its order') };
+    case 'finishes':
+      return { title: 'The swatch tray', words: orElse(itemChanges(before.finishes, after.finishes), 'its order') };
     case 'cutting':
       return {
         title: 'Cutting',
@@ -215,5 +232,6 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
   const boards = dequal(was.boards, is.boards) && dequal(was.thick, is.thick) ? [] : ['its boards'];
   const panels =
     was.family === 'panels' && is.family === 'panels' && !dequal(was.panels, is.panels) ? [partsText(was.panels, is.panels)] : [];
-  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels], 'its details');
+  const dress = dequal(was.dress, is.dress) ? [] : ['what it wears'];
+  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels, ...dress], 'its details');
 };

@@ -1,9 +1,9 @@
+export { intersection } from './clip.ts';
 export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
 export { boardWithEdge, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
   asRect,
   bounds,
-  intersection,
   liesIn,
   mirroredRing,
   movedRing,

@@ -1,5 +1,4 @@
 // µm, doll size, y up. Rings are closed without repeating their first point; outer rings run counter-clockwise.
-import { areaD, FillRule, intersect, type Paths64 } from 'clipper2-ts';
 
 export type Point = readonly [x: number, y: number];
 export type Ring = readonly Point[];
@@ -31,7 +30,7 @@ export const bounds = (ring: Ring): Rect => {
 };
 
 /** Twice the signed area by the shoelace rule: positive when the ring runs counter-clockwise. */
-const doubleArea = (ring: Ring): number => {
+export const doubleArea = (ring: Ring): number => {
   let sum = 0;
   let last = ring[ring.length - 1];
   for (let index = 0; index < ring.length; index += 1) {
@@ -63,16 +62,6 @@ export const overlapOfRects = (a: Rect, b: Rect): Ring | undefined => {
   const [x0, y0, x1, y1] = [Math.max(a.x0, b.x0), Math.max(a.y0, b.y0), Math.min(a.x1, b.x1), Math.min(a.y1, b.y1)];
   return x0 < x1 && y0 < y1 ? rectRing(x0, y0, x1, y1) : undefined;
 };
-
-/** A region as the clipper takes it: outlines counter-clockwise, holes clockwise. */
-export const toPaths = (region: Region): Paths64 =>
-  [region.outline, ...region.holes].map((ring, index) => {
-    const wantsCounterClockwise = index === 0;
-    const points = ring.map(([x, y]) => ({ x, y, z: 0 }));
-    return doubleArea(ring) > 0 === wantsCounterClockwise ? points : points.reverse();
-  });
-
-const isWholeRect = ({ outline, holes }: Region): boolean => holes.length === 0 && asRect(outline) !== undefined;
 
 const sameRing = (a: Ring, b: Ring): boolean =>
   a.length === b.length && a.every(([x, y], index) => x === b[index]?.[0] && y === b[index]?.[1]);
@@ -114,43 +103,6 @@ export const liesIn = (box: Rect, { outline, holes }: Region): boolean | undefin
   }
   const [x, y] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
   return isInRing(outline, x, y) && !holes.some((hole) => isInRing(hole, x, y));
-};
-
-/** What a rectangle with openings shares with a whole one, when each opening lies clear of the shared rectangle or wholly inside it. */
-const openingsIn = ({ outline, holes }: Region, other: Rect): readonly Ring[] | undefined => {
-  const frame = asRect(outline);
-  const shared = frame && overlapOfRects(frame, other);
-  if (!shared) return undefined;
-  const within = bounds(shared);
-  const near = holes.filter((hole) => overlapOfRects(bounds(hole), within));
-  const inside = near.every((hole) => {
-    const { x0, y0, x1, y1 } = bounds(hole);
-    return within.x0 < x0 && within.y0 < y0 && within.x1 > x1 && within.y1 > y1;
-  });
-  return inside ? [shared, ...near.map((hole) => (doubleArea(hole) > 0 ? [...hole].reverse() : hole))] : undefined;
-};
-
-/** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
- *  answered without clipping; whole micrometres in, whole micrometres out. Who knows the rectangles round them gives them. */
-export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline), boxB: Rect = bounds(b.outline)): readonly Ring[] => {
-  if (!overlapOfRects(boxA, boxB)) return [];
-  const [rectA, rectB] = [isWholeRect(a), isWholeRect(b)];
-  if (rectA && rectB) {
-    const shared = overlapOfRects(boxA, boxB);
-    return shared ? [shared] : [];
-  }
-  // One disc on another of its size shares all of it.
-  if (sameRegion(a, b)) return [a.outline, ...a.holes];
-  // What lies with all its box in the other is all of what the two share; what lies there in an opening shares nothing.
-  const aInB = liesIn(boxA, b);
-  if (aInB !== undefined) return aInB ? [a.outline, ...a.holes] : [];
-  const bInA = liesIn(boxB, a);
-  if (bInA !== undefined) return bInA ? [b.outline, ...b.holes] : [];
-  const plain = rectB && !rectA ? openingsIn(a, boxB) : rectA && !rectB ? openingsIn(b, boxA) : undefined;
-  if (plain) return plain;
-  return intersect(toPaths(a), toPaths(b), FillRule.NonZero)
-    .filter((path) => Math.abs(areaD(path)) > 0)
-    .map((path) => path.map(({ x, y }): Point => [x, y]));
 };
 
 /** The ring as seen from behind: x mirrored, still counter-clockwise. */

@@ -1,5 +1,6 @@
 // µm, doll size, y up. Regions added to and taken from one another; all by clipping, so that outlines of any shape do.
 import { areaD, difference, EndType, FillRule, inflatePaths, intersect, JoinType, type Paths64, union } from 'clipper2-ts';
+import { toPaths } from './clip.ts';
 import {
   asRect,
   bounds,
@@ -12,7 +13,6 @@ import {
   rectRing,
   ringArea,
   signedArea,
-  toPaths,
 } from './plane.ts';
 
 /** Less than this is what rounding leaves, in µm²: a hundredth of a square millimetre. */

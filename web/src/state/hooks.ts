@@ -1,12 +1,13 @@
 import type { Order } from '@parlor/core/assembly';
 import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
-import type { DerivedPiece, DerivedSet, Edit, SetDocument } from '@parlor/core/set';
+import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, SetDocument } from '@parlor/core/set';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { strokeNow } from './stroke.ts';
-import { lookThere, orderThere } from './workshop.ts';
+import type { NeedsReply } from './worker.ts';
+import { coverThere, lookThere, needsThere, orderThere } from './workshop.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -53,6 +54,33 @@ export const useOrder = (key: string | undefined): Order | null => {
   }, [key]);
   return found && found.of === key ? found.order : null;
 };
+
+/** An answer about the open document; the last one stays until the next has come. */
+const useAnswer = <T>(ask: (document: SetDocument) => Promise<T>): T | null => {
+  const document = useSet();
+  const [answer, setAnswer] = useState<T | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    ask(document).then(
+      (made) => wanted && setAnswer(made),
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [document, ask]);
+  return answer;
+};
+
+/** What covers a piece of the open set; null until it is known, and where it wears nothing. */
+export const useCovering = (pieceId: string | undefined): DerivedCovering | null => {
+  const ask = useCallback(async (document: SetDocument) => (pieceId === undefined ? null : coverThere(document, pieceId)), [pieceId]);
+  const answer = useAnswer(ask);
+  return answer && answer.id === pieceId ? answer : null;
+};
+
+/** What all coverings of the open set need; null until it is known. */
+export const useNeeds = (): NeedsReply | null => useAnswer(needsThere);
 
 const MILLIMETRES: Units = { unit: 'mm', fine: false };
 

@@ -8,21 +8,26 @@ import { boardsSvg, type Page, planPages } from '@parlor/core/print';
 import {
   type BoardLayout,
   boardPlans,
+  coverFindings,
   cuttingFindings,
+  type DerivedCovering,
   type DerivedPiece,
   type DerivedSet,
   derive,
+  deriveCoverings,
   type Finding,
   fitRule,
   layOutSet,
   meansOf,
   orderOfPiece,
+  type PaperNeed,
+  pagesOf,
+  paperNeeds,
   planSticks,
   type RuleFit,
   type SetDocument,
   type StickPlan,
   searchOf,
-  templatePages,
   type Wanted,
 } from '@parlor/core/set';
 import { expose, transfer } from 'comlink';
@@ -37,6 +42,9 @@ export type SearchReply = {
   readonly sticks: readonly StickPlan[];
   readonly findings: readonly Finding[];
 };
+
+export type NeedsReply = { readonly needs: readonly PaperNeed[]; readonly findings: readonly Finding[] };
+let coverings: readonly DerivedCovering[] = [];
 
 type Known = { readonly derived: DerivedSet; readonly layouts: readonly BoardLayout[] };
 let known: Known | undefined;
@@ -107,6 +115,20 @@ const work = {
     const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;
     return made ? orderOfPiece(made) : null;
   },
+  /** What covers one piece; null when it wears nothing, or cannot be built. */
+  cover: (document: SetDocument, pieceId: string): DerivedCovering | null => {
+    const derived = derive(document, known?.derived);
+    coverings = deriveCoverings(document, derived, coverings);
+    return coverings.find(({ id }) => id === pieceId) ?? null;
+  },
+  /** What all coverings of the set need, and what a careful maker would notice about them. */
+  needs: (document: SetDocument): NeedsReply => {
+    const derived = derive(document, known?.derived);
+    known = { derived, layouts: known?.layouts ?? [] };
+    coverings = deriveCoverings(document, derived, coverings);
+    const needs = paperNeeds(document, derived, coverings);
+    return { needs, findings: coverFindings(document, derived, coverings, needs) };
+  },
   fitRule: (document: SetDocument, pieceId: string, grid: number): RuleFit => {
     const piece = document.pieces.find(({ id }) => id === pieceId);
     if (!piece) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };
@@ -123,14 +145,14 @@ const work = {
     const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
     return transfer(bytes, [bytes.buffer]);
   },
-  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => templatePages(document, derive(document, known?.derived), wanted),
+  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => pagesOf(document, derive(document, known?.derived), wanted),
   pdf: async (
     document: SetDocument,
     wanted: Wanted,
     onPage: (written: number, count: number) => void,
   ): Promise<Uint8Array<ArrayBuffer>> => {
-    const pages = templatePages(document, derive(document, known?.derived), wanted);
-    const bytes = await pdfOf(pages, `${document.name} · templates`, onPage);
+    const pages = pagesOf(document, derive(document, known?.derived), wanted);
+    const bytes = await pdfOf(pages, document.name, onPage);
     return transfer(bytes, [bytes.buffer]);
   },
 };

@@ -1,8 +1,8 @@
 import type { Order } from '@parlor/core/assembly';
 import type { Page } from '@parlor/core/print';
-import type { BoardLayout, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
+import type { BoardLayout, DerivedCovering, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { DeriveReply, LayoutReply, SearchReply, Work } from './worker.ts';
+import type { DeriveReply, LayoutReply, NeedsReply, SearchReply, Work } from './worker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it. */
 export class Stopped extends Error {}
@@ -97,6 +97,13 @@ export const lookThere = (document: SetDocument): Promise<DerivedSet> => worksho
 
 /** The order of assembly of a derived piece, by its key. */
 export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));
+
+/** What covers a piece; null when it wears nothing. */
+export const coverThere = (document: SetDocument, pieceId: string): Promise<DerivedCovering | null> =>
+  workshop.ask((hand) => hand.cover(document, pieceId));
+
+/** What all coverings need; pages are counted for that, so it is asked of those who make them. */
+export const needsThere = (document: SetDocument): Promise<NeedsReply> => press.ask((hand) => hand.needs(document));
 
 /** The smallest change of a piece's driving sizes that puts its cuts on the rule. */
 export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>

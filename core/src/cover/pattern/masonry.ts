@@ -1,33 +1,7 @@
 // Bricks and tiles. µm, doll size.
 import type { Rect, Ring } from '../../shape/index.ts';
-import {
-  chance,
-  from,
-  gathered,
-  ground,
-  rect,
-  regular,
-  type Sizes,
-  size,
-  stepsOver,
-  type Tint,
-  toneAt,
-  type VectorPattern,
-} from './pattern.ts';
-
-const BRICK = 'BS EN 771-1, usual format 215 × 102.5 × 65 mm, recalled from memory';
-const JOINT = 'coursing 225 × 75 mm: joint 10 mm (BS EN 771-1 usual format, recalled from memory)';
-
-const brickSizes = (length: string, usual: number) => ({
-  length: size(length, usual, 40, 1200, BRICK),
-  height: size('height of a brick', 65, 20, 600, BRICK),
-  joint: size('joint', 10, 0, 60, JOINT),
-});
-
-const brickInks = [
-  { label: 'joints', usual: '#d9d2c5' },
-  { label: 'bricks', usual: '#a5563f' },
-] as const;
+import { blocksIn } from './catalogue.ts';
+import { chance, type DrawAreas, gathered, ground, rect, regular, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
 
 /** Rows of equal blocks, every other one shifted by a share of the step. The first joint lies half below the origin's line. */
 const rows = ({ length, height, joint }: Sizes, shift: number, window: Rect, seed: number, most: number) => {
@@ -43,45 +17,17 @@ const rows = ({ length, height, joint }: Sizes, shift: number, window: Rect, see
   });
 };
 
-const courseOf = ({ height, joint }: Sizes): number => (height as number) + (joint as number);
-
 /** Blocks in rows, every other row shifted by a share of the step. */
-const bond = (
-  rest: Pick<VectorPattern, 'label' | 'words' | 'kind' | 'sizes' | 'inks' | 'isDirected'>,
-  shift: number,
-  tone: number,
-): VectorPattern => ({
-  made: 'vector',
-  ...rest,
-  repeat: (sizes) => ({ x: (sizes.length as number) + (sizes.joint as number), y: courseOf(sizes) * (shift === 0 ? 1 : 2) }),
-  course: courseOf,
-  draw: (sizes, window, seed) => [ground(window), ...gathered(rows(sizes, shift, window, seed, tone))],
-});
-
-const brick = (name: string, shift: number, length: string, usual: number): VectorPattern =>
-  bond(
-    { label: `brick, ${name}`, words: 'bricks wall', kind: 'wall', sizes: brickSizes(length, usual), inks: brickInks, isDirected: true },
-    shift,
-    0.16,
-  );
-
-const tileSizes = (across: number, up: number) => ({
-  length: size('tile, across', across, 10, 1200, from.handbook),
-  height: size('tile, up', up, 10, 1200, from.handbook),
-  joint: size('joint', 2, 0, 20),
-});
-
-const tileInks = [
-  { label: 'joints', usual: '#cfc9c0' },
-  { label: 'tiles', usual: '#f3f1ea' },
-] as const;
+const bond =
+  (shift: number, tone: number): DrawAreas =>
+  (sizes, window, seed) => [ground(window), ...gathered(rows(sizes, shift, window, seed, tone))];
 
 /** Blocks n times as long as they are wide, laid in zigzag. In units of the width a lying block stands at (k, k) and an upright one at
  *  (k − 1, k), and both again after every step of (1, 1) and of (n, −n). */
 const zigzag = (sizes: Sizes, window: Rect, seed: number) => {
   const [w, j] = [sizes.width as number, sizes.joint as number];
   const unit = w + j;
-  const n = Math.max(2, Math.round((sizes.length as number) / w));
+  const n = blocksIn(sizes);
   const reach = n + 2;
   const [low, high] = [Math.floor(Math.min(window.x0, window.y0) / unit) - reach, Math.ceil(Math.max(window.x1, window.y1) / unit) + reach];
   const found: { tint: Tint; ring: Ring }[] = [];
@@ -108,7 +54,7 @@ const zigzag = (sizes: Sizes, window: Rect, seed: number) => {
 const weave = (sizes: Sizes, window: Rect, seed: number) => {
   const [w, j] = [sizes.width as number, sizes.joint as number];
   const unit = w + j;
-  const n = Math.max(2, Math.round((sizes.length as number) / w));
+  const n = blocksIn(sizes);
   const side = n * unit;
   return stepsOver(window.y0, window.y1, side).flatMap((row) =>
     stepsOver(window.x0, window.x1, side).flatMap((column) =>
@@ -123,18 +69,6 @@ const weave = (sizes: Sizes, window: Rect, seed: number) => {
     ),
   );
 };
-
-const blockSizes = {
-  width: size('block, wide', 70, 15, 400),
-  length: size('block, long (a whole number of widths)', 210, 30, 1600),
-  joint: size('joint', 1, 0, 20),
-};
-const blockInks = [
-  { label: 'joints', usual: '#6f5138' },
-  { label: 'blocks', usual: '#b98a5a' },
-] as const;
-const blockSide = ({ width, length, joint }: Sizes): number =>
-  Math.max(2, Math.round((length as number) / (width as number))) * ((width as number) + (joint as number));
 
 const chequered = (sizes: Sizes, window: Rect) => {
   const [side, j] = [sizes.side as number, sizes.joint as number];
@@ -161,78 +95,14 @@ const hexagons = (sizes: Sizes, window: Rect, seed: number) => {
   });
 };
 
-const vector = (pattern: Omit<VectorPattern, 'made'>): VectorPattern => ({ made: 'vector', ...pattern });
-
 export const MASONRY = {
-  'running bond': brick('running bond', 0.5, 'length of a brick', 215),
-  'stack bond': brick('stack bond', 0, 'length of a brick', 215),
-  'header bond': brick('header bond', 0.5, 'width of a header', 102.5),
-  'metro tile': bond(
-    { label: 'metro tile', words: 'subway kitchen bath wall', kind: 'wall', sizes: tileSizes(150, 75), inks: tileInks, isDirected: true },
-    0.5,
-    0.03,
-  ),
-  'square tile': bond(
-    {
-      label: 'square tile',
-      words: 'bath kitchen floor wall',
-      kind: 'floor',
-      sizes: tileSizes(150, 150),
-      inks: tileInks,
-      isDirected: false,
-    },
-    0,
-    0.03,
-  ),
-  'hexagon tile': vector({
-    label: 'hexagon tile',
-    words: 'honeycomb bath floor',
-    kind: 'floor',
-    sizes: { side: size('tile, across flats', 100, 20, 600, from.handbook), joint: size('joint', 2, 0, 20) },
-    inks: [
-      { label: 'joints', usual: '#b9b2a6' },
-      { label: 'tiles', usual: '#efece4' },
-    ],
-    repeat: ({ side, joint }) => ({ x: (side as number) + (joint as number), y: ((side as number) + (joint as number)) * Math.sqrt(3) }),
-    course: null,
-    isDirected: false,
-    draw: (sizes, window, seed) => [ground(window), ...gathered(hexagons(sizes, window, seed))],
-  }),
-  'chequer tile': vector({
-    label: 'chequer tile',
-    words: 'checkerboard black white floor diner',
-    kind: 'floor',
-    sizes: { side: size('tile', 300, 20, 900, from.handbook), joint: size('joint', 2, 0, 20) },
-    inks: [
-      { label: 'joints', usual: '#8f8a80' },
-      { label: 'light tiles', usual: '#f3f1ea' },
-      { label: 'dark tiles', usual: '#3a3540' },
-    ],
-    repeat: ({ side, joint }) => ({ x: 2 * ((side as number) + (joint as number)), y: 2 * ((side as number) + (joint as number)) }),
-    course: ({ side, joint }) => (side as number) + (joint as number),
-    isDirected: false,
-    draw: (sizes, window) => [ground(window), ...gathered(chequered(sizes, window))],
-  }),
-  herringbone: vector({
-    label: 'herringbone',
-    words: 'parquet zigzag floor blocks',
-    kind: 'floor',
-    sizes: blockSizes,
-    inks: blockInks,
-    repeat: (sizes) => ({ x: 2 * blockSide(sizes), y: 2 * blockSide(sizes) }),
-    course: null,
-    isDirected: true,
-    draw: (sizes, window, seed) => [ground(window), ...gathered(zigzag(sizes, window, seed))],
-  }),
-  'basket weave': vector({
-    label: 'basket weave',
-    words: 'parquet floor blocks',
-    kind: 'floor',
-    sizes: blockSizes,
-    inks: blockInks,
-    repeat: (sizes) => ({ x: 2 * blockSide(sizes), y: 2 * blockSide(sizes) }),
-    course: blockSide,
-    isDirected: false,
-    draw: (sizes, window, seed) => [ground(window), ...gathered(weave(sizes, window, seed))],
-  }),
-} as const;
+  'running bond': bond(0.5, 0.16),
+  'stack bond': bond(0, 0.16),
+  'header bond': bond(0.5, 0.16),
+  'metro tile': bond(0.5, 0.03),
+  'square tile': bond(0, 0.03),
+  'hexagon tile': (sizes, window, seed) => [ground(window), ...gathered(hexagons(sizes, window, seed))],
+  'chequer tile': (sizes, window) => [ground(window), ...gathered(chequered(sizes, window))],
+  herringbone: (sizes, window, seed) => [ground(window), ...gathered(zigzag(sizes, window, seed))],
+  'basket weave': (sizes, window, seed) => [ground(window), ...gathered(weave(sizes, window, seed))],
+} as const satisfies Readonly<Record<string, DrawAreas>>;

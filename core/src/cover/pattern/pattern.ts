@@ -23,7 +23,10 @@ export type PatternInk = { readonly label: string; readonly usual: string };
 /** Sizes by name, at doll size. */
 export type Sizes = Readonly<Record<string, number>>;
 
-type Common = {
+/** What a pattern is, without how it is drawn. */
+export type Pattern = {
+  /** Of areas, each in one colour; or of tones that run from the first ink to the last. */
+  readonly made: 'areas' | 'tones';
   readonly label: string;
   /** Other words that people look for it by. */
   readonly words: string;
@@ -34,24 +37,15 @@ type Common = {
   readonly repeat: (sizes: Sizes) => { readonly x: number; readonly y: number } | null;
   /** The size of which a whole number should fit a height: a course, a tile, a board; null where none need. */
   readonly course: ((sizes: Sizes) => number) | null;
-  /** Whether it may be turned upside down or on its side without anybody noticing. */
+  /** Whether it shows when it is laid on its side. */
   readonly isDirected: boolean;
 };
 
-/** A pattern of areas. `draw` fills a window all over; what stands out of it is cut off by whoever asked. */
-export type VectorPattern = Common & {
-  readonly made: 'vector';
-  readonly draw: (sizes: Sizes, window: Rect, seed: number) => readonly Fill[];
-};
+/** Fills a window all over with areas; what stands out of it is cut off by whoever asked. */
+export type DrawAreas = (sizes: Sizes, window: Rect, seed: number) => readonly Fill[];
 
-/** A pattern of tones: a field from 0 to 255 that runs from the first ink to the last. */
-export type RasterPattern = Common & {
-  readonly made: 'raster';
-  /** Fills `into`, row by row from the top, one number for each pixel of `pixel` µm. */
-  readonly paint: (sizes: Sizes, window: Rect, pixel: number, seed: number, into: Uint8Array) => void;
-};
-
-export type Pattern = VectorPattern | RasterPattern;
+/** Fills `into` with tones from 0 to 255, row by row from the top, one number for each pixel of `pixel` µm. */
+export type PaintTones = (sizes: Sizes, window: Rect, pixel: number, seed: number, into: Uint8Array) => void;
 
 export const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
   [x0, y0],

@@ -1,19 +1,6 @@
 // Wallpapers, cloths and terrazzo. µm, doll size.
 import type { Point, Rect, Ring } from '../../shape/index.ts';
-import {
-  chance,
-  type Fill,
-  gathered,
-  ground,
-  rect,
-  regular,
-  type Sizes,
-  size,
-  stepsOver,
-  type Tint,
-  toneAt,
-  type VectorPattern,
-} from './pattern.ts';
+import { chance, type DrawAreas, type Fill, gathered, ground, rect, regular, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
 
 type Figure = { readonly tint: Tint; readonly ring: Ring };
 
@@ -213,110 +200,17 @@ const dots = ({ dot, apart }: Sizes, window: Rect): readonly Figure[] => {
   return halfDrop(window, step, step, step, (cx, cy) => [{ tint: { ink: 1 }, ring: regular(cx, cy, (dot as number) / 2, 20) }]);
 };
 
-const vector = (pattern: Omit<VectorPattern, 'made'>): VectorPattern => ({ made: 'vector', ...pattern });
-const two = (label: string, usual: string) =>
-  [
-    { label: 'ground', usual: '#fbf7ee' },
-    { label, usual },
-  ] as const;
+const stripes: DrawAreas = ({ wide, between }, window) => [
+  ground(window),
+  ...gathered(bands(window, (wide as number) + (between as number), [[0, wide as number, { ink: 1 }]], true)),
+];
 
 export const PRINTED = {
-  stripes: vector({
-    label: 'stripes',
-    words: 'lines wallpaper ticking',
-    kind: 'paper',
-    sizes: { wide: size('stripe', 60, 2, 1000), between: size('between', 60, 2, 1000) },
-    inks: two('stripes', '#b7c4a6'),
-    repeat: ({ wide, between }) => ({ x: (wide as number) + (between as number), y: (wide as number) + (between as number) }),
-    course: null,
-    isDirected: true,
-    draw: ({ wide, between }, window) => [
-      ground(window),
-      ...gathered(bands(window, (wide as number) + (between as number), [[0, wide as number, { ink: 1 }]], true)),
-    ],
-  }),
-  gingham: vector({
-    label: 'gingham',
-    words: 'check cloth kitchen curtain',
-    kind: 'paper',
-    sizes: { check: size('check', 12, 2, 300) },
-    inks: two('checks', '#b0435a'),
-    repeat: ({ check }) => ({ x: 2 * (check as number), y: 2 * (check as number) }),
-    course: null,
-    isDirected: false,
-    draw: gingham,
-  }),
-  plaid: vector({
-    label: 'plaid',
-    words: 'tartan check blanket cloth',
-    kind: 'paper',
-    sizes: { sett: size('repeat', 160, 20, 1000) },
-    inks: [
-      { label: 'ground', usual: '#e7dcc5' },
-      { label: 'broad bands', usual: '#55753f' },
-      { label: 'fine lines', usual: '#fbf7ee' },
-      { label: 'accent', usual: '#b0435a' },
-    ],
-    repeat: ({ sett }) => ({ x: sett as number, y: sett as number }),
-    course: null,
-    isDirected: false,
-    draw: plaid,
-  }),
-  dots: vector({
-    label: 'dots',
-    words: 'spots polka',
-    kind: 'paper',
-    sizes: { dot: size('dot', 12, 2, 300), apart: size('apart', 36, 4, 900) },
-    inks: two('dots', '#b0435a'),
-    repeat: ({ apart }) => ({ x: 2 * (apart as number), y: apart as number }),
-    course: null,
-    isDirected: false,
-    draw: (sizes, window) => [ground(window), ...gathered(dots(sizes, window))],
-  }),
-  sprigs: vector({
-    label: 'sprigs',
-    words: 'flowers floral leaves wallpaper',
-    kind: 'paper',
-    sizes: { across: size('apart, across', 110, 20, 900), up: size('apart, up', 150, 20, 900), tall: size('sprig, tall', 90, 10, 600) },
-    inks: [
-      { label: 'ground', usual: '#fbf7ee' },
-      { label: 'leaves', usual: '#7b966a' },
-      { label: 'flowers', usual: '#c9697c' },
-    ],
-    // Sprigs lean by chance, so that no two are quite alike.
-    repeat: () => null,
-    course: null,
-    isDirected: true,
-    draw: sprigs,
-  }),
-  damask: vector({
-    label: 'damask',
-    words: 'ornament wallpaper baroque',
-    kind: 'paper',
-    sizes: { across: size('repeat, across', 260, 40, 1200), up: size('repeat, up', 520, 60, 2000) },
-    inks: [
-      { label: 'ground', usual: '#7d8f79' },
-      { label: 'ornament', usual: '#a9b89d' },
-    ],
-    repeat: ({ across, up }) => ({ x: 2 * (across as number), y: up as number }),
-    course: null,
-    isDirected: true,
-    draw: damask,
-  }),
-  terrazzo: vector({
-    label: 'terrazzo',
-    words: 'stone chips floor worktop',
-    kind: 'stone',
-    sizes: { chip: size('chips, up to', 30, 4, 200), apart: size('apart', 26, 4, 300) },
-    inks: [
-      { label: 'ground', usual: '#ece6da' },
-      { label: 'chips', usual: '#b98a6a' },
-      { label: 'more chips', usual: '#8c9a92' },
-      { label: 'few chips', usual: '#6b6278' },
-    ],
-    repeat: () => null,
-    course: null,
-    isDirected: false,
-    draw: (sizes, window, seed) => [ground(window), ...gathered(chips(sizes, window, seed))],
-  }),
-} as const;
+  stripes,
+  gingham,
+  plaid,
+  dots: (sizes, window) => [ground(window), ...gathered(dots(sizes, window))],
+  sprigs,
+  damask,
+  terrazzo: (sizes, window, seed) => [ground(window), ...gathered(chips(sizes, window, seed))],
+} as const satisfies Readonly<Record<string, DrawAreas>>;

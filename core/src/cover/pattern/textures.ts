@@ -1,7 +1,7 @@
 // Materials as tones, from the darkest ink to the lightest. µm, doll size.
 import type { Rect } from '../../shape/index.ts';
 import { type Noise, noiseOver } from './noise.ts';
-import { from, type RasterPattern, type Sizes, size } from './pattern.ts';
+import type { PaintTones, Sizes } from './pattern.ts';
 
 /** What a pixel is made of: where it lies, and what each noise says there. */
 type Tone = (x: number, y: number, noises: readonly Float32Array[], index: number) => number;
@@ -123,66 +123,6 @@ const weave = ({ thread }: Sizes, window: Rect, pixel: number, seed: number, int
   });
 };
 
-type Rest = Pick<RasterPattern, 'label' | 'words' | 'sizes' | 'inks' | 'isDirected' | 'paint'> & { readonly kind?: RasterPattern['kind'] };
-
-const raster = (rest: Rest): RasterPattern => ({ made: 'raster', kind: 'stone', repeat: () => null, course: null, ...rest });
-
-const tones = (dark: string, light: string) =>
-  [
-    { label: 'dark', usual: dark },
-    { label: 'light', usual: light },
-  ] as const;
-
-export const TEXTURES = {
-  marble: raster({
-    label: 'marble',
-    words: 'stone veins worktop floor',
-    sizes: { vein: size('veins apart', 350, 40, 2000) },
-    inks: tones('#8b8a90', '#f4f1ec'),
-    isDirected: false,
-    paint: marble,
-  }),
-  'wood grain': raster({
-    label: 'wood grain',
-    words: 'wooden timber veneer oak pine',
-    kind: 'wood',
-    sizes: { ring: size('year rings apart', 14, 2, 120), fibre: size('fibres', 3, 1, 30) },
-    inks: tones('#6f4a2c', '#c79a68'),
-    isDirected: true,
-    paint: wood,
-  }),
-  stone: raster({
-    label: 'stone',
-    words: 'granite sandstone worktop floor',
-    sizes: { grain: size('grain', 12, 2, 200) },
-    inks: tones('#6d6a66', '#cbc5ba'),
-    isDirected: false,
-    paint: stone,
-  }),
-  plaster: raster({
-    label: 'plaster',
-    words: 'wall stucco lime',
-    kind: 'wall',
-    sizes: { trowel: size('stroke of the trowel', 220, 20, 1500) },
-    inks: tones('#cfc3ad', '#f6efe1'),
-    isDirected: false,
-    paint: plaster,
-  }),
-  cork: raster({
-    label: 'cork',
-    words: 'pinboard floor',
-    sizes: { crumb: size('crumbs', 12, 2, 120, from.trade) },
-    inks: tones('#6f4d30', '#d3a878'),
-    isDirected: false,
-    paint: cork,
-  }),
-  'fabric weave': raster({
-    label: 'fabric weave',
-    words: 'linen cloth canvas upholstery',
-    kind: 'paper',
-    sizes: { thread: size('thread', 8, 1, 80) },
-    inks: tones('#7c8aa0', '#c5cedb'),
-    isDirected: false,
-    paint: weave,
-  }),
-} as const;
+export const TEXTURES = { marble, 'wood grain': wood, stone, plaster, cork, 'fabric weave': weave } as const satisfies Readonly<
+  Record<string, PaintTones>
+>;

@@ -1,19 +1,6 @@
 // Boards: floors, panelling. µm, doll size.
 import type { Rect, Ring } from '../../shape/index.ts';
-import {
-  chance,
-  type Fill,
-  from,
-  gathered,
-  ground,
-  rect,
-  type Sizes,
-  size,
-  stepsOver,
-  type Tint,
-  toneAt,
-  type VectorPattern,
-} from './pattern.ts';
+import { chance, type DrawAreas, type Fill, gathered, ground, rect, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
 
 type Figure = { readonly tint: Tint; readonly ring: Ring };
 
@@ -100,52 +87,7 @@ const panelled = (sizes: Sizes, window: Rect): readonly Fill[] => {
 };
 
 export const WOOD = {
-  planks: {
-    made: 'vector',
-    label: 'planks',
-    words: 'floor boards wooden parquet',
-    kind: 'floor',
-    sizes: {
-      width: size('board, wide', 120, 30, 600, from.handbook),
-      length: size('board, long', 1200, 200, 6000, from.handbook),
-      gap: size('gap', 2, 0, 20),
-    },
-    inks: [
-      { label: 'gaps', usual: '#5a4231' },
-      { label: 'boards', usual: '#b58a5f' },
-    ],
-    repeat: () => null,
-    course: ({ width }) => width as number,
-    isDirected: true,
-    draw: (sizes, window, seed) => [ground(window), ...gathered(planks(sizes, window, seed))],
-  },
-  'tongue and groove': {
-    made: 'vector',
-    label: 'tongue and groove',
-    words: 'beadboard boards wainscot cladding',
-    kind: 'wall',
-    sizes: { width: size('board, wide', 90, 20, 400), groove: size('groove', 6, 1, 40) },
-    inks: [{ label: 'boards', usual: '#dfe7d3' }],
-    repeat: ({ width }) => ({ x: width as number, y: width as number }),
-    course: null,
-    isDirected: true,
-    draw: grooved,
-  },
-  panelling: {
-    made: 'vector',
-    label: 'panelling',
-    words: 'wainscot raised panels wall door',
-    kind: 'wall',
-    sizes: {
-      width: size('panel, wide', 450, 100, 2000),
-      height: size('panel, high', 700, 100, 3000),
-      frame: size('frame between', 90, 20, 400),
-      moulding: size('moulding', 18, 4, 80),
-    },
-    inks: [{ label: 'wood', usual: '#e9e2d2' }],
-    repeat: ({ width, height }) => ({ x: width as number, y: height as number }),
-    course: ({ height }) => height as number,
-    isDirected: true,
-    draw: panelled,
-  },
-} as const satisfies Readonly<Record<string, VectorPattern>>;
+  planks: (sizes, window, seed) => [ground(window), ...gathered(planks(sizes, window, seed))],
+  'tongue and groove': grooved,
+  panelling: panelled,
+} as const satisfies Readonly<Record<string, DrawAreas>>;

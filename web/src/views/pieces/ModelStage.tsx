@@ -1,39 +1,10 @@
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { Hammer, ScanEye, StepBack, StepForward } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
-import { Button } from '../../ui/index.ts';
+import { Button, canDrawModel, PieceModel } from '../../ui/index.ts';
 import type { BuildStep } from './buildSteps.ts';
-import { NoModel } from './NoModel.tsx';
-
-/** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
-let unhurried = false;
-const useUnhurried = (): boolean => {
-  const [ready, setReady] = useState(unhurried);
-  useEffect(() => {
-    const go = () => {
-      unhurried = true;
-      setReady(true);
-    };
-    if (typeof requestIdleCallback === 'undefined') {
-      const timer = setTimeout(go, 300);
-      return () => clearTimeout(timer);
-    }
-    const asked = requestIdleCallback(go, { timeout: 2000 });
-    return () => cancelIdleCallback(asked);
-  }, []);
-  return ready;
-};
-
-/** Whether this browser draws in three dimensions at all; asked once, before the model is fetched. */
-let drawsInThree: boolean | undefined;
-const canDraw = (): boolean => {
-  drawsInThree ??= document.createElement('canvas').getContext('webgl2') !== null;
-  return drawsInThree;
-};
-
-const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
 
 const ApartSlider = ({ apart, onChange }: { readonly apart: number; readonly onChange: (apart: number) => void }) => (
   <div className="absolute right-0 top-2 bottom-2 w-11 flex flex-col items-center gap-1 text-small text-graphite">
@@ -107,39 +78,24 @@ export const ModelStage = ({ piece, made, steps, step, onStep }: Props) => {
   const [apart, setApart] = useState(0);
   const [xray, setXray] = useState(false);
   const { tag, night } = useAppSelector((state) => state.desk);
-  const ready = useUnhurried();
-  const building = <p className="p-6 font-hand text-graphite">building it …</p>;
   const lit = step === null ? tag : (tag ?? steps[step]?.tag ?? null);
-  if (ready && !canDraw())
-    return (
-      <>
-        <NoModel />
-        <BuildBar steps={steps} step={step} onStep={onStep} />
-      </>
-    );
   return (
     <>
-      <div className="relative h-80 shrink-0">
-        <Suspense fallback={building}>
-          <div className="absolute inset-0 right-12">
-            {ready ? (
-              <Model3D
-                made={made}
-                name={piece.name}
-                dollHeightUm={doll.height}
-                apart={apart}
-                tag={lit}
-                xray={xray}
-                steps={steps}
-                step={step}
-                key={String(night)}
-              />
-            ) : (
-              building
-            )}
-          </div>
-        </Suspense>
-        {step === null && <ApartSlider apart={apart} onChange={setApart} />}
+      <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
+        <div className={canDrawModel() ? 'absolute inset-0 right-12' : ''}>
+          <PieceModel
+            made={made}
+            name={piece.name}
+            dollHeightUm={doll.height}
+            apart={apart}
+            tag={lit}
+            xray={xray}
+            steps={steps}
+            step={step}
+            key={String(night)}
+          />
+        </div>
+        {step === null && canDrawModel() && <ApartSlider apart={apart} onChange={setApart} />}
       </div>
       <div className="flex flex-wrap items-center gap-1.5 -ml-3">
         <Button look="quiet" className={xray ? 'bg-ink! text-paper!' : ''} aria-pressed={xray} onClick={() => setXray(!xray)}>

@@ -1,9 +1,9 @@
 import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { lazy, Suspense, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { bayChosen, useAppDispatch, useEdit, useSet } from '../../state/index.ts';
-import { Button, cx } from '../../ui/index.ts';
+import { Button, PieceTickets } from '../../ui/index.ts';
 
 // The library brings every preset with it, and is fetched when somebody looks for something.
 const Library = lazy(async () => ({ default: (await import('./Library.tsx')).Library }));
@@ -62,40 +62,11 @@ const AddPiece = () => {
 
 /** The pieces of the set as tickets, with their marks, and the way to a new one. */
 export const PieceStrip = ({ current }: { readonly current: string | undefined }) => {
-  const { pieces } = useSet();
-  const { setId } = useParams();
   const dispatch = useAppDispatch();
-  const strip = useRef<HTMLElement>(null);
-  // Among forty pieces the one that lies open is in sight.
-  useEffect(() => {
-    const ticket = current && strip.current?.querySelector<HTMLElement>('[aria-current="page"]');
-    if (ticket && strip.current) strip.current.scrollLeft = ticket.offsetLeft - strip.current.offsetLeft - 40;
-  }, [current]);
   return (
     <div className="flex items-center gap-2 mb-2">
       <AddPiece />
-      <nav
-        ref={strip}
-        aria-label="Pieces of this set"
-        className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
-      >
-        {pieces.map((piece) => (
-          <NavLink
-            key={piece.id}
-            to={`/sets/${setId}/pieces/${piece.id}`}
-            onClick={() => dispatch(bayChosen(null))}
-            aria-current={piece.id === current ? 'page' : undefined}
-            title={piece.name}
-            className={cx(
-              'shrink-0 min-h-touch flex items-center gap-1.5 px-3 rounded-slip border text-note max-w-44',
-              piece.id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat',
-            )}
-          >
-            <span className="font-hand">{piece.mark}</span>
-            <span className="truncate">{piece.name || 'no name yet'}</span>
-          </NavLink>
-        ))}
-      </nav>
+      <PieceTickets current={current} view="pieces" onTurn={() => dispatch(bayChosen(null))} />
     </div>
   );
 };

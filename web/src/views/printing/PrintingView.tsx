@@ -15,6 +15,12 @@ const PAPER = [
   { value: 'letter', label: 'Letter' },
 ] as const;
 
+const WHAT = [
+  { value: 'all', label: 'everything' },
+  { value: 'templates', label: 'templates' },
+  { value: 'coverings', label: 'coverings' },
+] as const;
+
 type Made = { readonly document: SetDocument; readonly wanted: Wanted; readonly pages: readonly Page[] | 'stopped' | 'failed' };
 
 /** The pages of the wanted pieces, worked out anew whenever set or wish changes, or when asked `again`; null while that goes on. */
@@ -39,11 +45,11 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
   const chosen = wanted.pieces ?? all;
   const toggle = (id: string) => {
     const next = all.filter((each) => (each === id ? !chosen.includes(id) : chosen.includes(each)));
-    onChange({ pieces: next.length === all.length ? null : next });
+    onChange({ ...wanted, pieces: next.length === all.length ? null : next });
   };
   return (
     <fieldset className="min-w-0">
-      <legend className="text-small text-graphite">Templates of</legend>
+      <legend className="text-small text-graphite">Of these pieces</legend>
       {pieces.map(({ id, name, mark }) => (
         <Check key={id} checked={chosen.includes(id)} onChange={() => toggle(id)}>
           <span className="font-hand">{mark}</span>
@@ -62,7 +68,11 @@ const Download = ({ wanted, count }: { readonly wanted: Wanted; readonly count: 
   const download = async () => {
     setWritten(0);
     try {
-      saveAs('templates.pdf', 'application/pdf', await pdfThere(document, wanted, setWritten));
+      saveAs(
+        `${wanted.what === 'coverings' ? 'coverings' : wanted.what === 'templates' ? 'templates' : 'pages'}.pdf`,
+        'application/pdf',
+        await pdfThere(document, wanted, setWritten),
+      );
     } catch (problem) {
       const text =
         problem instanceof Stopped
@@ -77,7 +87,7 @@ const Download = ({ wanted, count }: { readonly wanted: Wanted; readonly count: 
   return (
     <Button look="main" className="text-lead!" disabled={written !== null || count === 0} onClick={() => void download()}>
       <FileDown size={20} />
-      Download the templates (PDF)
+      Download the pages (PDF)
     </Button>
   );
 };
@@ -99,7 +109,7 @@ const Decided = ({
   return (
     <div className="space-y-5 max-w-md">
       <header>
-        <h1 className="text-title">Templates</h1>
+        <h1 className="text-title">Pages to print</h1>
         <p className="text-graphite">what to print, on what · what you decide</p>
       </header>
       <Choice label="Paper" value={printing.paper} options={PAPER} onChange={(paper) => change('the paper', { paper })} />
@@ -122,6 +132,7 @@ const Decided = ({
           onChange={(overlap) => change('the overlap', { overlap: overlap as Printing['overlap'] })}
         />
       </div>
+      <Choice label="Print" value={wanted.what} options={WHAT} onChange={(what) => onWanted({ ...wanted, what })} />
       <PieceChoice wanted={wanted} onChange={onWanted} />
       <Download wanted={wanted} count={count} />
       <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
@@ -133,7 +144,7 @@ const Decided = ({
   );
 };
 
-const ALL: Wanted = { pieces: null };
+const ALL: Wanted = { pieces: null, what: 'all' };
 
 const Pages = ({ pages, onAgain }: { readonly pages: Made['pages'] | null; readonly onAgain: () => void }) => {
   const long = useLong(pages === null);

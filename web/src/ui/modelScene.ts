@@ -5,7 +5,11 @@ import { figureOutline } from '@parlor/core/doll';
 import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
 import {
   AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  CanvasTexture,
   DirectionalLight,
+  DoubleSide,
   EdgesGeometry,
   ExtrudeGeometry,
   Group,
@@ -17,9 +21,11 @@ import {
   Path,
   Scene,
   Shape,
+  SRGBColorSpace,
   Vector2,
   Vector3,
 } from 'three';
+import type { Cloth } from './clothes.ts';
 
 export type Colours = {
   readonly leaf: string;
@@ -73,10 +79,10 @@ const middleOf = (part: Part): Vector3 => {
   return sum.divideScalar(ring.length * 1000);
 };
 
-const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours): Body => {
+const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours, plain: boolean): Body => {
   const solid = solidOf(part);
-  const colour = colourOf(part, colours);
-  const opacity = opacityOf(part);
+  const colour = plain && part.stuff === 'board' ? colours.leaf : colourOf(part, colours);
+  const opacity = plain && part.stuff !== 'clear' ? 1 : opacityOf(part);
   const mesh = new Mesh(solid, new MeshLambertMaterial({ color: colour, transparent: opacity < 1, opacity }));
   const edges = new LineSegments(new EdgesGeometry(solid, 24), new LineBasicMaterial({ color: colours.ink }));
   const group = new Group().add(mesh, edges);
@@ -97,17 +103,18 @@ const figure = (heightUm: number, colours: Colours): Mesh => {
 
 export type Model = { readonly scene: Scene; readonly bodies: readonly Body[]; readonly size: Vector3; readonly middle: Vector3 };
 
-/** Builds the scene of a piece with the doll's figure standing to its right. */
+/** Builds the scene of a piece with the doll's figure standing to its right; `plain` shows all board alike, as it is bought. */
 export const buildModel = (
   parts: readonly Part[],
   tags: readonly string[],
   size: Vector3,
   dollHeightUm: number,
   colours: Colours,
+  plain = false,
 ): Model => {
   const scene = new Scene();
   const centre = size.clone().multiplyScalar(0.5);
-  const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours));
+  const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours, plain));
   for (const { group } of bodies) scene.add(group);
   const doll = figure(dollHeightUm, colours);
   doll.position.set(size.x + (dollHeightUm / 1000) * 0.32, 0, size.z * 0.5);
@@ -160,11 +167,53 @@ export const light = (model: Model, tag: string | null, colours: Colours): void 
   for (const body of model.bodies) body.mesh.material.color.set(body.tag === tag ? colours.sprig : body.colour);
 };
 
+/** Names what was put on a model, so that it can be taken off again. */
+const WORN = 'worn';
+
+const undress = ({ bodies }: Model): void => {
+  for (const { group } of bodies) {
+    for (const child of group.children.filter(({ name }) => name === WORN)) {
+      group.remove(child);
+      if (!(child instanceof Mesh)) continue;
+      child.geometry.dispose();
+      child.material.dispose();
+    }
+  }
+};
+
+/** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. */
+export const dressModel = (model: Model, clothes: readonly Cloth[]): void => {
+  undress(model);
+  const textures = new Map<HTMLCanvasElement, CanvasTexture>();
+  const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
+    const known = textures.get(canvas);
+    if (known) return known;
+    const made = new CanvasTexture(canvas);
+    made.colorSpace = SRGBColorSpace;
+    made.anisotropy = 8;
+    textures.set(canvas, made);
+    return made;
+  };
+  for (const { part, positions, uvs, canvas, colour } of clothes) {
+    const shape = new BufferGeometry();
+    shape.setAttribute('position', new BufferAttribute(positions, 3));
+    shape.setAttribute('uv', new BufferAttribute(uvs, 2));
+    shape.computeVertexNormals();
+    // Nearer to the eye than the face it lies on, so that the two do not fight for a pixel.
+    const lies = { side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2, polygonOffsetUnits: -8 };
+    const material = new MeshLambertMaterial(canvas ? { map: textureOf(canvas), ...lies } : { color: colour, ...lies });
+    const mesh = new Mesh(shape, material);
+    mesh.name = WORN;
+    model.bodies[part]?.group.add(mesh);
+  }
+};
+
 /** Gives the memory of a scene back. */
 export const dispose = ({ scene }: Model): void => {
   scene.traverse((object) => {
     if (!(object instanceof Mesh) && !(object instanceof LineSegments)) return;
     object.geometry.dispose();
+    if ('map' in object.material) object.material.map?.dispose();
     object.material.dispose();
   });
 };

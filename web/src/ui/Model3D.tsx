@@ -1,9 +1,23 @@
+import type { OrderStep } from '@parlor/core/assembly';
 import type { MadePiece } from '@parlor/core/set';
+import type { Vec3 } from '@parlor/core/shape';
 import { useEffect, useRef, useState } from 'react';
-import { PerspectiveCamera, Vector3, WebGLRenderer } from 'three';
+import { PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { BuildStep } from './buildSteps.ts';
-import { buildModel, type Colours, dispose, light, type Model, pullApart, seeThrough, showAll, showStep } from './modelScene.ts';
+import type { Cloth } from './clothes.ts';
+import { cx } from './cx.ts';
+import {
+  buildModel,
+  type Colours,
+  dispose,
+  dressModel,
+  light,
+  type Model,
+  pullApart,
+  seeThrough,
+  showAll,
+  showStep,
+} from './modelScene.ts';
 import { NoModel } from './NoModel.tsx';
 
 type Props = {
@@ -14,10 +28,15 @@ type Props = {
   readonly tag: string | null;
   /** Everything is seen through. */
   readonly xray: boolean;
-  readonly steps: readonly BuildStep[];
+  readonly steps: readonly OrderStep[];
   /** How far the piece has been put together; null shows it whole. */
   readonly step: number | null;
+  /** What it wears; without it parts are coloured by what they are. */
+  readonly clothes?: readonly Cloth[] | undefined;
+  /** Hears where a part was touched: its index, and the point in µm. */
+  readonly onTouch?: ((part: number, at: Vec3) => void) | undefined;
 };
+export type ModelProps = Props;
 
 type Stage = {
   readonly renderer: WebGLRenderer;
@@ -83,10 +102,27 @@ const playStep = (show: (share: number) => void): (() => void) => {
   return () => cancelAnimationFrame(asked);
 };
 
+/** The part that lies under a point of the canvas, and where it is touched, in µm. */
+const touched = ({ camera, model, renderer }: Stage, x: number, y: number): { readonly part: number; readonly at: Vec3 } | undefined => {
+  const { width, height } = renderer.domElement.getBoundingClientRect();
+  const ray = new Raycaster();
+  ray.setFromCamera(new Vector2((x / width) * 2 - 1, 1 - (y / height) * 2), camera);
+  const meshes = model?.bodies.map(({ mesh }) => mesh) ?? [];
+  const [hit] = ray.intersectObjects(meshes, false);
+  if (!hit) return undefined;
+  const part = meshes.indexOf(hit.object as (typeof meshes)[number]);
+  const { x: px, y: py, z: pz } = hit.point.clone().sub(model?.bodies[part]?.group.position ?? new Vector3());
+  return { part, at: [px * 1000, py * 1000, pz * 1000] };
+};
+
+/** A finger that moves further than this turns the model and touches nothing. */
+const STILL = 6;
+
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step, clothes, onTouch }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
+  const pressed = useRef<readonly [number, number] | null>(null);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
     if (!canvas.current) return undefined;
@@ -117,16 +153,23 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
   const size = made.assembly.outside.max;
   const shape = `${size.join(' ')} ${dollHeightUm}`;
   const lastShape = useRef('');
+  const plain = clothes !== undefined;
   useEffect(() => {
     const current = stage.current;
     if (!current) return;
     if (current.model) dispose(current.model);
-    current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow());
+    current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow(), plain);
     const host = canvas.current?.parentElement;
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
     if (lastShape.current !== shape) frame(current);
     lastShape.current = shape;
-  }, [made, dollHeightUm, shape, size]);
+  }, [made, dollHeightUm, shape, size, plain]);
+  useEffect(() => {
+    const current = stage.current;
+    if (!current?.model || !clothes || made.assembly.parts.length !== current.model.bodies.length) return;
+    dressModel(current.model, clothes);
+    draw(current);
+  }, [made, clothes]);
   useEffect(() => {
     const current = stage.current;
     if (!current?.model || made.assembly.parts.length !== current.model.bodies.length) return undefined;
@@ -151,8 +194,20 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
       tabIndex={0}
       role="img"
       data-testid="model"
-      className="absolute inset-0 w-full h-full touch-none rounded-soft"
+      className={cx('absolute inset-0 w-full h-full touch-none rounded-soft', onTouch && 'cursor-crosshair')}
       aria-label={`${name} in three dimensions, ${made.assembly.parts.length} parts, with the doll beside it. Turn it with the arrow keys.`}
+      onPointerDown={(event) => {
+        pressed.current = [event.clientX, event.clientY];
+      }}
+      onPointerUp={(event) => {
+        const from = pressed.current;
+        const current = stage.current;
+        pressed.current = null;
+        if (!from || !current || !onTouch || Math.hypot(event.clientX - from[0], event.clientY - from[1]) > STILL) return;
+        const { left, top } = event.currentTarget.getBoundingClientRect();
+        const hit = touched(current, event.clientX - left, event.clientY - top);
+        if (hit) onTouch(hit.part, hit.at);
+      }}
       onKeyDown={(event) => {
         const turn = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
         const current = stage.current;

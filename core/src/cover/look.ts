@@ -1,0 +1,127 @@
+import { assertNever } from '../kit/index.ts';
+import { type Scale, UM } from '../measure/index.ts';
+import type { Rect } from '../shape/index.ts';
+import type { Art, Swatch } from './finish.ts';
+import { DRAWINGS, type Fill, isOfTones, PAINTINGS, PATTERNS, type PatternName, type Sizes, type Tint } from './pattern/index.ts';
+
+/** An art with everything that it is drawn from: sizes in µm at doll size, colours instead of inks. */
+export type Look =
+  | { readonly kind: 'plain'; readonly colour: string }
+  | {
+      readonly kind: 'pattern';
+      readonly pattern: PatternName;
+      readonly sizes: Sizes;
+      readonly colours: readonly string[];
+      readonly seed: number;
+    };
+
+/** What is seen where a swatch is gone. */
+const NO_COLOUR = '#cfc9c0';
+
+const colourOf = (palette: readonly Swatch[], id: string): string => palette.find((swatch) => swatch.id === id)?.colour ?? NO_COLOUR;
+
+/** An art at the scale of its set. Real sizes are brought down as they are: a course of 75 mm at 1:12 is 6250 µm, and the hundredth lies
+ *  exactly a hundred courses up. */
+export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Scale): Look => {
+  switch (art.kind) {
+    case 'plain':
+      return { kind: 'plain', colour: colourOf(palette, art.ink) };
+    case 'pattern': {
+      const pattern = PATTERNS[art.pattern];
+      const sizes = Object.fromEntries(
+        Object.entries(pattern.sizes).map(([key, { usual }]) => [key, ((art.sizes[key] ?? usual * UM.mm) * doll) / real]),
+      );
+      const colours = pattern.inks.map(({ usual }, index) => {
+        const ink = art.inks[index];
+        return ink == null ? usual : colourOf(palette, ink);
+      });
+      return { kind: 'pattern', pattern: art.pattern, sizes, colours, seed: art.seed };
+    }
+    default:
+      return assertNever(art);
+  }
+};
+
+type Rgb = readonly [r: number, g: number, b: number];
+
+export const toRgb = (colour: string): Rgb => [1, 3, 5].map((at) => Number.parseInt(colour.slice(at, at + 2), 16)) as unknown as Rgb;
+
+const toHex = (rgb: Rgb): string => `#${rgb.map((value) => Math.round(value).toString(16).padStart(2, '0')).join('')}`;
+
+const blend = (one: Rgb, other: Rgb, share: number): Rgb =>
+  one.map((value, index) => value + ((other[index] as number) - value) * share) as unknown as Rgb;
+
+/** The colour of a tint: its ink, mixed with another, then lightened or darkened. */
+export const tintOf = ({ ink, tone = 0, mix }: Tint, colours: readonly string[]): string => {
+  const base = toRgb(colours[ink] ?? NO_COLOUR);
+  const mixed = mix ? blend(base, toRgb(colours[mix.ink] ?? NO_COLOUR), mix.share) : base;
+  return toHex(tone === 0 ? mixed : blend(mixed, tone > 0 ? [255, 255, 255] : [0, 0, 0], Math.abs(tone)));
+};
+
+/** The areas of a look in a window of its pattern, in the order in which they are painted; null for a look of tones, which `paintTones` gives. */
+export const fillsOf = (look: Look, window: Rect): readonly (Omit<Fill, 'tint'> & { readonly colour: string })[] | null => {
+  if (look.kind === 'plain') {
+    const { x0, y0, x1, y1 } = window;
+    return [
+      {
+        colour: look.colour,
+        rings: [
+          [
+            [x0, y0],
+            [x1, y0],
+            [x1, y1],
+            [x0, y1],
+          ],
+        ],
+      },
+    ];
+  }
+  if (isOfTones(look.pattern)) return null;
+  return DRAWINGS[look.pattern](look.sizes, window, look.seed).map(({ tint, rings }) => ({ colour: tintOf(tint, look.colours), rings }));
+};
+
+/** A picture of a look of tones: one number for each pixel, row by row from the top, and the colour of each of the 256 numbers. */
+export type Tones = { readonly width: number; readonly height: number; readonly pixels: Uint8Array; readonly palette: Uint8Array };
+
+/** The edge of a pixel at 300 dots to the inch, in µm. */
+export const PRINT_PIXEL = UM.in / 300;
+
+/** The 256 tones between a look's darkest and lightest colour, three bytes each. */
+const tonePalette = (colours: readonly string[]): Uint8Array => {
+  const [dark, light] = [toRgb(colours[0] ?? NO_COLOUR), toRgb(colours[1] ?? NO_COLOUR)];
+  return Uint8Array.from(Array.from({ length: 256 }, (_, index) => blend(dark, light, index / 255).map(Math.round)).flat());
+};
+
+/** Paints a look of tones over a window, a number for each pixel of an edge of `pixel` µm; null for a look of areas.
+ *  The same place has the same tone whatever window it is painted in, so that tiles and faces meet. */
+export const paintTones = (look: Look, window: Rect, pixel: number = PRINT_PIXEL): Tones | null => {
+  if (look.kind === 'plain' || !isOfTones(look.pattern)) return null;
+  const [width, height] = [window.x1 - window.x0, window.y1 - window.y0].map((length) => Math.max(1, Math.round(length / pixel))) as [
+    number,
+    number,
+  ];
+  const pixels = new Uint8Array(width * height);
+  PAINTINGS[look.pattern](look.sizes, window, pixel, look.seed, pixels);
+  return { width, height, pixels, palette: tonePalette(look.colours) };
+};
+
+/** How well two colours are told apart: the ratio of their light. Source: WCAG 2.2, contrast ratio. */
+export const contrastOf = (one: string, other: string): number => {
+  const light = (colour: string): number => {
+    const [r, g, b] = toRgb(colour).map((value) => {
+      const share = value / 255;
+      return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
+    }) as [number, number, number];
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+  };
+  const [a, b] = [light(one), light(other)];
+  return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+};
+
+/** The one colour that stands for a look from afar: of areas the ink that covers most, of tones the middle. */
+export const mainColour = (look: Look): string => {
+  if (look.kind === 'plain') return look.colour;
+  const [first, second] = look.colours;
+  if (isOfTones(look.pattern)) return toHex(blend(toRgb(first ?? NO_COLOUR), toRgb(second ?? NO_COLOUR), 0.6));
+  return (PATTERNS[look.pattern].kind === 'paper' || look.colours.length === 1 ? first : second) ?? NO_COLOUR;
+};

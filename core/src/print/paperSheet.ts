@@ -1,0 +1,83 @@
+// µm on paper. A covering as it is printed: its pattern at the right place, cut lines, ticks where it is scored, and its name beside it.
+import { fillsOf, inverse, type Look, moveBy, outlineOfPaper, type Paper, sizeOfPaper } from '../cover/index.ts';
+import { bounds, grown, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { type Drawing, fitText, line, type Mark } from './page.ts';
+import { moved } from './place.ts';
+
+/** A paper with what it is called and what it looks like. */
+export type PaperSheet = { readonly tag: string; readonly name: string; readonly paper: Paper; readonly look: Look };
+
+/** The pattern goes on this far beyond the cut, so that no white shows where scissors stray. */
+const BLEED = 1_000;
+/** Room for the name below. */
+const NAME_ROOM = 4_200;
+const NAME_SIZE = 2_300;
+/** Scores are shown by ticks at their ends: a dashed line would be seen on the finished edge. */
+const TICK = 1_600;
+
+const ringsOf = (regions: readonly Region[]): readonly Ring[] => regions.flatMap(({ outline, holes }) => [outline, ...holes]);
+
+/** The rectangle of the pattern that a rectangle of the paper may show. */
+const windowOn = ({ x0, y0, x1, y1 }: Rect, { art }: Paper): Rect =>
+  bounds(
+    (
+      [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ] as const
+    ).map((point) => moveBy(art, point)),
+  );
+
+const touches = (ring: Ring, box: Rect): boolean => {
+  const { x0, y0, x1, y1 } = bounds(ring);
+  return x0 < box.x1 && x1 > box.x0 && y0 < box.y1 && y1 > box.y0;
+};
+
+/** The pattern of a paper within a rectangle of it. */
+export const artMarks = (paper: Paper, look: Look, box: Rect): readonly Mark[] => {
+  const window = windowOn(box, paper);
+  const place = inverse(paper.art);
+  const fills = fillsOf(look, window);
+  if (!fills) return [{ kind: 'tones', look, window, place }];
+  return fills.flatMap(({ colour, rings }): readonly Mark[] => {
+    const here = rings.map((ring) => ring.map((point) => moveBy(place, point))).filter((ring) => touches(ring, box));
+    return here.length > 0 ? [{ kind: 'fill', colour, rings: here }] : [];
+  });
+};
+
+const tick = (from: Point, to: Point): Mark => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const reach = Math.min(TICK, length / 3);
+  return line('score', [from, [from[0] + ((to[0] - from[0]) / length) * reach, from[1] + ((to[1] - from[1]) / length) * reach]]);
+};
+
+/** A paper's drawing with nothing on it yet: as wide as the paper, and higher by the room for its name. */
+export const plainDrawing = ({ tag, name, paper }: PaperSheet): Drawing => {
+  const { x1: width, y1: height } = sizeOfPaper(paper);
+  return { tag, name, width, height: height + NAME_ROOM, marks: [] };
+};
+
+/** A paper as a drawing. Shape: a paper at the origin → a drawing as wide, and higher by the room for its name. */
+export const drawPaper = (sheet: PaperSheet): Drawing => {
+  const { tag, name, paper, look } = sheet;
+  const { x1: width, y1: height } = sizeOfPaper(paper);
+  const outline = outlineOfPaper(paper);
+  const inked = outline.flatMap((region) => grown(region, BLEED));
+  const box: Rect = { x0: -BLEED, y0: -BLEED, x1: width + BLEED, y1: height + BLEED };
+  const marks: readonly Mark[] = [
+    { kind: 'group', clip: ringsOf(inked), marks: artMarks(paper, look, box) },
+    ...ringsOf(outline).map((ring) => line('cut', ring, true)),
+    ...paper.scores.flatMap(([a, b]) => [tick(a, b), tick(b, a)]),
+  ];
+  const called: Mark = {
+    kind: 'text',
+    text: fitText(`${tag} ${name}`, NAME_SIZE, Math.max(width, 12_000)),
+    at: [0, NAME_ROOM / 2 - 600],
+    size: NAME_SIZE,
+    anchor: 'start',
+    angle: 0,
+  };
+  return { ...plainDrawing(sheet), marks: [...moved(marks, 0, NAME_ROOM), called] };
+};

@@ -1,0 +1,113 @@
+// µm, doll size. From what pieces wear to their papers and paint, for the whole set.
+import type { Part } from '../assembly/index.ts';
+import { type Covering, coverPiece, type Finish, type Look, lookOf, PATTERNS, type Paper, type Surface } from '../cover/index.ts';
+import { fieldOf, type PaperSheet } from '../print/index.ts';
+import { normalOf, type Vec3 } from '../shape/index.ts';
+import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
+import type { Piece, SetDocument } from './document.ts';
+
+/** What covers one piece. `key` is all that it depends on, as text. */
+export type DerivedCovering = { readonly key: string; readonly id: string; readonly covering: Covering };
+
+const finishesOf = (document: SetDocument): ReadonlyMap<string, Finish> => new Map(document.finishes.map((finish) => [finish.id, finish]));
+
+/** The finishes that a piece wears anywhere. */
+const wornFinishes = ({ dress }: Piece, finishes: ReadonlyMap<string, Finish>): readonly Finish[] =>
+  [...new Set(dress.wears.flatMap(({ finish }) => finish ?? []))].flatMap((id) => finishes.get(id) ?? []);
+
+/** As large as a net may be: a printed page's field, or a sheet. */
+const roomOf = (document: SetDocument, finish: Finish | undefined): { readonly width: number; readonly height: number } => {
+  if (finish?.supply.kind === 'sheets') return finish.supply;
+  if (finish?.supply.kind === 'roll') return { width: finish.supply.width, height: Number.MAX_SAFE_INTEGER };
+  const { x0, y0, x1, y1 } = fieldOf(document.printing);
+  return { width: x1 - x0, height: y1 - y0 };
+};
+
+const keyOf = (document: SetDocument, derived: DerivedPiece, piece: Piece, worn: readonly Finish[]): string =>
+  JSON.stringify([
+    derived.key,
+    piece.dress,
+    worn.map(({ id, how, edges, turn, coats, spread, supply }) => [id, how, edges, turn, coats, spread, supply]),
+    document.printing,
+  ]);
+
+/** Covers every piece that wears anything and stands.
+ *  Shape: a document and its pieces → their coverings, in the pieces' order. `previous` only saves work: what has not changed is taken over as the
+ *  very same object. */
+export const deriveCoverings = (
+  document: SetDocument,
+  derived: DerivedSet,
+  previous: readonly DerivedCovering[] = [],
+): readonly DerivedCovering[] => {
+  const finishes = finishesOf(document);
+  const known = new Map(previous.map((covering) => [covering.key, covering]));
+  return document.pieces.flatMap((piece, index) => {
+    const { made, ...its } = derived.pieces[index] as DerivedPiece;
+    const worn = wornFinishes(piece, finishes);
+    if (!made || worn.length === 0) return [];
+    const key = keyOf(document, { made, ...its }, piece, worn);
+    return (
+      known.get(key) ?? {
+        key,
+        id: piece.id,
+        covering: coverPiece(made.assembly, made.inspection, piece.dress, finishes, (id) => roomOf(document, finishes.get(id))),
+      }
+    );
+  });
+};
+
+const SIDES = ['right', 'left', 'top', 'underside', 'front', 'back'] as const;
+
+/** The side that a face looks to, in a word. */
+export const sideWord = (n: Vec3): (typeof SIDES)[number] => {
+  const axis = [0, 1, 2].reduce((best, each) => (Math.abs(n[each] as number) > Math.abs(n[best] as number) + 1e-6 ? each : best), 0);
+  return SIDES[axis * 2 + ((n[axis] as number) > 0 ? 0 : 1)] as (typeof SIDES)[number];
+};
+
+/** What a paper is called: the part and the side that it covers. */
+export const paperName = (paper: Paper, covering: Covering, made: MadePiece): { readonly tag: string; readonly name: string } => {
+  const surface = covering.surfaces[paper.panels[0]?.surface ?? 0] as Surface;
+  const part = made.assembly.parts[surface.part] as Part;
+  const where =
+    paper.how === 'strip'
+      ? 'edge strip'
+      : paper.how === 'net'
+        ? `${sideWord(normalOf(surface.pose))}, net`
+        : sideWord(normalOf(surface.pose));
+  return { tag: made.tags[surface.part] ?? '', name: `${part.name}, ${where}` };
+};
+
+/** The look of every finish of a set, by its id. */
+export const looksOf = (document: SetDocument, derived: DerivedSet): ReadonlyMap<string, Look> =>
+  new Map(document.finishes.map((finish) => [finish.id, lookOf(finish.art, document.palette, derived.scale)]));
+
+/** The papers that the maker's own printer prints, piece by piece. */
+export const printedPapers = (
+  document: SetDocument,
+  derived: DerivedSet,
+  coverings: readonly DerivedCovering[],
+  pieces: readonly string[] | null,
+): readonly PaperSheet[] => {
+  const looks = looksOf(document, derived);
+  const finishes = finishesOf(document);
+  return coverings.flatMap(({ id, covering }) => {
+    const made = derived.pieces.find((piece) => piece.id === id)?.made;
+    if (!made || (pieces && !pieces.includes(id))) return [];
+    return covering.papers.flatMap((paper): readonly PaperSheet[] => {
+      const finish = finishes.get(paper.wear.finish ?? '');
+      const look = finish && looks.get(finish.id);
+      return look && finish.supply.kind === 'printed' ? [{ ...paperName(paper, covering, made), paper, look }] : [];
+    });
+  });
+};
+
+/** For those who paint or draw by hand: how far apart the lines of a pattern of rows are at doll size, and by how much every other row is
+ *  shifted; null for patterns without rows. */
+export const rulerGrid = (look: Look): { readonly up: number; readonly across: number; readonly shift: number } | null => {
+  if (look.kind === 'plain') return null;
+  const pattern = PATTERNS[look.pattern];
+  const repeat = pattern.repeat(look.sizes);
+  const up = pattern.course?.(look.sizes);
+  if (!repeat || up === undefined) return null;
+  return { up, across: repeat.x, shift: Math.round(repeat.y / up) === 2 ? repeat.x / 2 : 0 };
+};

@@ -1,0 +1,86 @@
+import { LINE_STYLES, type Mark } from '@parlor/core/print';
+import type { Ring } from '@parlor/core/shape';
+import { Fragment, useId } from 'react';
+import { tonesUrl } from './lookCanvas.ts';
+
+const mm = (um: number): number => Math.round(um) / 1000;
+
+type Props = { readonly marks: readonly Mark[] /** Of the page, in µm: marks count up from its lower edge. */; readonly height: number };
+
+const pathOf = (rings: readonly Ring[], height: number): string =>
+  rings.map((ring) => `M${ring.map(([x, y]) => `${mm(x)} ${mm(height - y)}`).join('L')}Z`).join('');
+
+const Group = ({ mark, height }: { readonly mark: Mark & { kind: 'group' }; readonly height: number }) => {
+  const id = useId();
+  return (
+    <g clipPath={`url(#${id})`}>
+      <clipPath id={id}>
+        <path d={pathOf(mark.clip, height)} clipRule="evenodd" />
+      </clipPath>
+      <Marks marks={mark.marks} height={height} />
+    </g>
+  );
+};
+
+const Drawn = ({ mark, height }: { readonly mark: Mark; readonly height: number }) => {
+  switch (mark.kind) {
+    case 'text': {
+      const [x, y] = [mm(mark.at[0]), mm(height - mark.at[1])];
+      return (
+        <text
+          x={x}
+          y={y}
+          fontSize={mm(mark.size)}
+          textAnchor={mark.anchor}
+          dominantBaseline="central"
+          fill="#2b2440"
+          transform={mark.angle === 0 ? undefined : `rotate(${-mark.angle} ${x} ${y})`}
+        >
+          {mark.text}
+        </text>
+      );
+    }
+    case 'line': {
+      const { weight, dash, colour } = LINE_STYLES[mark.style];
+      return (
+        <path
+          d={`M${mark.points.map(([x, y]) => `${mm(x)} ${mm(height - y)}`).join('L')}${mark.closed ? 'Z' : ''}`}
+          fill="none"
+          stroke={colour}
+          strokeWidth={mm(weight) * 1.6}
+          strokeDasharray={dash.length > 0 ? dash.map(mm).join(' ') : undefined}
+        />
+      );
+    }
+    case 'fill':
+      return <path d={pathOf(mark.rings, height)} fill={mark.colour} fillRule="evenodd" />;
+    case 'tones': {
+      const { x0, y0, x1, y1 } = mark.window;
+      const { cos, sin, dx, dy } = mark.place;
+      // The picture's own axes run right and down from the window's upper left corner.
+      const [x, y] = [x0 * cos - y1 * sin + dx, x0 * sin + y1 * cos + dy];
+      return (
+        <image
+          href={tonesUrl(mark.look, mark.window)}
+          width={mm(x1 - x0)}
+          height={mm(y1 - y0)}
+          preserveAspectRatio="none"
+          transform={`matrix(${cos} ${-sin} ${sin} ${cos} ${mm(x)} ${mm(height - y)})`}
+        />
+      );
+    }
+    case 'group':
+      return <Group mark={mark} height={height} />;
+  }
+};
+
+/** What is printed, as SVG in millimetres, y down: the very marks that the PDF is written from. */
+export const Marks = ({ marks, height }: Props) => (
+  <>
+    {marks.map((mark, index) => (
+      <Fragment key={index}>
+        <Drawn mark={mark} height={height} />
+      </Fragment>
+    ))}
+  </>
+);

@@ -1,0 +1,39 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import type { ModelProps } from './Model3D.tsx';
+import { NoModel } from './NoModel.tsx';
+
+/** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
+let unhurried = false;
+const useUnhurried = (): boolean => {
+  const [ready, setReady] = useState(unhurried);
+  useEffect(() => {
+    const go = () => {
+      unhurried = true;
+      setReady(true);
+    };
+    if (typeof requestIdleCallback === 'undefined') {
+      const timer = setTimeout(go, 300);
+      return () => clearTimeout(timer);
+    }
+    const asked = requestIdleCallback(go, { timeout: 2000 });
+    return () => cancelIdleCallback(asked);
+  }, []);
+  return ready;
+};
+
+/** Whether this browser draws in three dimensions at all; asked once, before the model is fetched. */
+let drawsInThree: boolean | undefined;
+export const canDrawModel = (): boolean => {
+  drawsInThree ??= document.createElement('canvas').getContext('webgl2') !== null;
+  return drawsInThree;
+};
+
+const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));
+
+/** The piece in three dimensions, where this browser can draw it; fills its place. */
+export const PieceModel = (props: ModelProps) => {
+  const ready = useUnhurried();
+  const building = <p className="p-6 font-hand text-graphite">building it …</p>;
+  if (ready && !canDrawModel()) return <NoModel />;
+  return <Suspense fallback={building}>{ready ? <Model3D {...props} /> : building}</Suspense>;
+};

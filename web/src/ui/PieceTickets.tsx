@@ -1,0 +1,41 @@
+import { useEffect, useRef } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { useSet } from '../state/index.ts';
+import { cx } from './cx.ts';
+
+type Props = { readonly current: string | undefined; readonly view: 'pieces' | 'coverings'; readonly onTurn?: () => void };
+
+/** The pieces of the set as tickets, with their marks; the one that lies open is always in sight. */
+export const PieceTickets = ({ current, view, onTurn }: Props) => {
+  const { pieces } = useSet();
+  const { setId } = useParams();
+  const strip = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const ticket = current && strip.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (ticket && strip.current) strip.current.scrollLeft = ticket.offsetLeft - strip.current.offsetLeft - 40;
+  }, [current]);
+  return (
+    <nav
+      ref={strip}
+      aria-label="Pieces of this set"
+      className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
+    >
+      {pieces.map((piece) => (
+        <NavLink
+          key={piece.id}
+          to={`/sets/${setId}/${view}/${piece.id}`}
+          onClick={onTurn}
+          aria-current={piece.id === current ? 'page' : undefined}
+          title={piece.name}
+          className={cx(
+            'shrink-0 min-h-touch flex items-center gap-1.5 px-3 rounded-slip border text-note max-w-44',
+            piece.id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat',
+          )}
+        >
+          <span className="font-hand">{piece.mark}</span>
+          <span className="truncate">{piece.name || 'no name yet'}</span>
+        </NavLink>
+      ))}
+    </nav>
+  );
+};

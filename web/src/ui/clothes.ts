@@ -1,0 +1,122 @@
+// What a piece wears as triangles and pictures, for the model. Triangles in millimetres, pictures from the very patterns that are printed.
+import type { Assembly } from '@parlor/core/assembly';
+import { artOn, type Covering, type Iso, inSpace, type Look, moveBy, type Surface, type Wear } from '@parlor/core/cover';
+import { normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
+import { drawLook } from './lookCanvas.ts';
+
+/** One finish on one face. */
+export type Cloth = {
+  readonly part: number;
+  readonly positions: Float32Array;
+  readonly uvs: Float32Array;
+  readonly canvas: HTMLCanvasElement | null;
+  readonly colour: string;
+};
+
+/** So far before its face: the thickness of paper, in µm. */
+const BEFORE = 100;
+
+type Corner = { readonly at: Vec3; readonly pattern: Point };
+
+const flatCorners = (surface: Surface, art: Iso): readonly Corner[] =>
+  surface.exposed.flatMap((region) =>
+    trianglesOf(region)
+      .flat()
+      .map((point) => ({ at: toSpace(surface.pose, point, BEFORE), pattern: moveBy(art, point) })),
+  );
+
+/** A bent edge, side by side. */
+const bentCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly Corner[] => {
+  const part = parts[surface.part];
+  const { run } = surface;
+  if (!part || !run) return [];
+  const n = normalOf(part.pose);
+  const xs: number[] = [0];
+  run.points.slice(1).forEach(([x, y], index) => {
+    const [px, py] = run.points[index] as Point;
+    xs.push((xs.at(-1) as number) + Math.hypot(x - px, y - py));
+  });
+  return surface.exposed.flatMap(({ outline }: Region) => {
+    const [low, high] = [Math.min(...outline.map(([x]) => x)), Math.max(...outline.map(([x]) => x))];
+    const [bottom, top] = [Math.min(...outline.map(([, y]) => y)), Math.max(...outline.map(([, y]) => y))];
+    return xs.slice(1).flatMap((to, index) => {
+      const from = xs[index] as number;
+      if (to <= low || from >= high) return [];
+      const [a, b] = [Math.max(from, low), Math.min(to, high)];
+      const [p, q] = [run.points[index] as Point, run.points[index + 1] as Point];
+      const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+      const along = [0, 1, 2].map(
+        (axis) => ((part.pose.u[axis] as number) * (q[0] - p[0]) + (part.pose.v[axis] as number) * (q[1] - p[1])) / length,
+      ) as unknown as Vec3;
+      const out: Vec3 = [along[1] * n[2] - along[2] * n[1], along[2] * n[0] - along[0] * n[2], along[0] * n[1] - along[1] * n[0]];
+      const corner = (point: Point): Corner => ({
+        at: inSpace(surface, part, point).map((value, axis) => value + (out[axis] as number) * BEFORE) as unknown as Vec3,
+        pattern: moveBy(art, point),
+      });
+      const [lowA, lowB, highB, highA] = [corner([a, bottom]), corner([b, bottom]), corner([b, top]), corner([a, top])];
+      return [lowA, lowB, highB, lowA, highB, highA];
+    });
+  });
+};
+
+type Dressed = { readonly surface: Surface; readonly wear: Wear; readonly corners: readonly Corner[] };
+
+const around = (corners: readonly Corner[], grown: Rect | undefined): Rect => {
+  let { x0, y0, x1, y1 } = grown ?? { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
+  for (const { pattern } of corners) {
+    x0 = Math.min(x0, pattern[0]);
+    x1 = Math.max(x1, pattern[0]);
+    y0 = Math.min(y0, pattern[1]);
+    y1 = Math.max(y1, pattern[1]);
+  }
+  return { x0, y0, x1, y1 };
+};
+
+/** A graphics card takes pictures of this many pixels a side; this many to the millimetre is what an eye sees on a screen. */
+const MOST = 2048;
+const FINE = 6;
+
+/** The clothes of a piece. Shape: what covers it and the looks of its finishes → a cloth for each face that wears something. Faces that wear the
+ *  same share one picture, as large as the part of the pattern that they show. */
+export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, looks: ReadonlyMap<string, Look>): readonly Cloth[] => {
+  const dressed = surfaces.flatMap((surface, index): readonly Dressed[] => {
+    const wear = worn[index];
+    const part = assembly.parts[surface.part];
+    if (!wear?.finish || !part || !looks.has(wear.finish)) return [];
+    const art = artOn(surface, part, wear, assembly.outside);
+    const bent = surface.run !== null && surface.run.points.length > 2;
+    return [{ surface, wear, corners: bent ? bentCorners(surface, assembly, art) : flatCorners(surface, art) }];
+  });
+  const windows = new Map<string, Rect>();
+  for (const { wear, corners } of dressed) windows.set(wear.finish ?? '', around(corners, windows.get(wear.finish ?? '')));
+  const canvases = new Map<string, HTMLCanvasElement>();
+  for (const [finish, window] of windows) {
+    const look = looks.get(finish) as Look;
+    if (look.kind === 'plain') continue;
+    const [width, height] = [(window.x1 - window.x0) / 1000, (window.y1 - window.y0) / 1000];
+    const scale = Math.min(FINE, MOST / Math.max(width, height, 1));
+    const canvas = document.createElement('canvas');
+    canvas.width = Math.max(1, Math.round(width * scale));
+    canvas.height = Math.max(1, Math.round(height * scale));
+    drawLook(canvas, look, window);
+    canvases.set(finish, canvas);
+  }
+  return dressed
+    .filter(({ corners }) => corners.length > 0)
+    .map(({ surface, wear, corners }): Cloth => {
+      const window = windows.get(wear.finish ?? '') as Rect;
+      const look = looks.get(wear.finish ?? '') as Look;
+      return {
+        part: surface.part,
+        positions: Float32Array.from(corners.flatMap(({ at }) => at.map((value) => value / 1000))),
+        uvs: Float32Array.from(
+          corners.flatMap(({ pattern: [x, y] }) => [
+            (x - window.x0) / (window.x1 - window.x0 || 1),
+            (y - window.y0) / (window.y1 - window.y0 || 1),
+          ]),
+        ),
+        canvas: canvases.get(wear.finish ?? '') ?? null,
+        colour: look.kind === 'plain' ? look.colour : '#ffffff',
+      };
+    });
+};

@@ -1,0 +1,277 @@
+import { type Finish, type Look, mainColour, sizeOfPaper } from '@parlor/core/cover';
+import { showLength } from '@parlor/core/measure';
+import { drawPaper } from '@parlor/core/print';
+import { type DerivedCovering, type DerivedPiece, type MadePiece, neighbours, type PaperNeed, paperName } from '@parlor/core/set';
+import type { Vec3 } from '@parlor/core/shape';
+import { memo, useMemo, useState } from 'react';
+import { useAppSelector, useNeeds, useSet, useUnits } from '../../state/index.ts';
+import { Button, canDrawModel, clothesOf, Figure, LookSwatch, MarginNote, Marks, PieceModel } from '../../ui/index.ts';
+import { Beside } from './Palette.tsx';
+
+const NOTHING = new Map<string, Look>();
+const NO_STEPS: readonly never[] = [];
+
+/** The piece in its clothes. Touch a face to dress it with the swatch in hand. */
+const Dressed = ({
+  piece,
+  made,
+  covering,
+  looks,
+  onTouch,
+}: {
+  readonly piece: DerivedPiece;
+  readonly made: MadePiece;
+  readonly covering: DerivedCovering | null;
+  readonly looks: ReadonlyMap<string, Look>;
+  readonly onTouch: ((part: number, at: Vec3) => void) | undefined;
+}) => {
+  const { doll } = useSet();
+  const { night } = useAppSelector((state) => state.desk);
+  const clothes = useMemo(() => (covering ? clothesOf(made.assembly, covering.covering, looks) : []), [made, covering, looks]);
+  return (
+    <div className={canDrawModel() ? 'relative h-88 shrink-0' : ''} data-clothes={clothes.length}>
+      <div className={canDrawModel() ? 'absolute inset-0' : ''}>
+        <PieceModel
+          key={String(night)}
+          made={made}
+          name={piece.name}
+          dollHeightUm={doll.height}
+          apart={0}
+          tag={null}
+          xray={false}
+          steps={NO_STEPS}
+          step={null}
+          clothes={clothes}
+          onTouch={onTouch}
+        />
+      </div>
+    </div>
+  );
+};
+
+const mm = (um: number): number => Math.round(um) / 1000;
+
+/** Millimetres of paper to a pixel of the page, so that all papers of a piece keep their proportions. */
+const PX = 0.92;
+
+/** The papers of a piece unfolded, as they will be printed, all to one scale. */
+const Unfolded = memo(
+  ({
+    made,
+    covering,
+    looks,
+  }: {
+    readonly made: MadePiece;
+    readonly covering: DerivedCovering;
+    readonly looks: ReadonlyMap<string, Look>;
+  }) => {
+    const [all, setAll] = useState(false);
+    const units = useUnits();
+    const { papers } = covering.covering;
+    const sorted = useMemo(
+      () => papers.map((paper) => ({ paper, box: sizeOfPaper(paper) })).sort((a, b) => b.box.x1 * b.box.y1 - a.box.x1 * a.box.y1),
+      [papers],
+    );
+    const shown = all ? sorted : sorted.slice(0, FIRST);
+    if (papers.length === 0) return null;
+    return (
+      <section aria-label="Its papers, unfolded">
+        <h3 className="text-lead font-semibold">
+          {papers.length} {papers.length === 1 ? 'paper' : 'papers'}, unfolded
+        </h3>
+        <div className="flex flex-wrap gap-x-4 gap-y-3 items-end mt-2" data-testid="papers">
+          {shown.map(({ paper, box }, index) => {
+            const look = looks.get(paper.wear.finish ?? '');
+            if (!look) return null;
+            const { tag, name } = paperName(paper, covering.covering, made);
+            const { marks, width, height } = drawPaper({ tag: '', name: '', paper, look });
+            const words = `${tag} ${name}, ${showLength(box.x1, units)} × ${showLength(box.y1, units)}`;
+            return (
+              <figure key={index} className="max-w-full">
+                <svg
+                  viewBox={`-1.2 -1.2 ${mm(width) + 2.4} ${mm(height) + 2.4}`}
+                  style={{ width: `${(mm(width) + 2.4) * PX}px` }}
+                  className="max-w-full bg-sheet"
+                  role="img"
+                  aria-label={words}
+                  data-paper={paper.how}
+                >
+                  <Marks marks={marks} height={height} />
+                </svg>
+                <figcaption className="text-small text-graphite max-w-44">{words}</figcaption>
+              </figure>
+            );
+          })}
+        </div>
+        {sorted.length > FIRST && (
+          <Button look="quiet" className="-ml-3" onClick={() => setAll(!all)}>
+            {all ? 'only the largest' : `show all ${sorted.length}`}
+          </Button>
+        )}
+      </section>
+    );
+  },
+);
+
+const FIRST = 9;
+
+const NeedWords = ({ need, finish }: { readonly need: PaperNeed; readonly finish: Finish }) => {
+  const units = useUnits();
+  const price = (value: number | null) => (value === null ? '' : ` · ${value.toFixed(2)}`);
+  switch (need.kind) {
+    case 'paint':
+      return (
+        <>
+          {need.ml < 1 ? need.ml.toFixed(1) : Math.ceil(need.ml)} ml for {finish.coats} {finish.coats === 1 ? 'coat' : 'coats'}
+        </>
+      );
+    case 'printed':
+      return (
+        <>
+          {need.pages} {need.pages === 1 ? 'page' : 'pages'} to print
+        </>
+      );
+    case 'sheets':
+      return (
+        <>
+          {need.count} {need.count === 1 ? 'sheet' : 'sheets'}
+          {need.buy > 0 ? `, ${need.buy} to buy` : ', all there'}
+          {price(need.price)}
+        </>
+      );
+    case 'roll':
+      return (
+        <>
+          {showLength(need.length, units)} of the roll{need.buy > 0 ? `, ${showLength(need.buy, units)} to buy` : ', all there'}
+          {price(need.price)}
+        </>
+      );
+  }
+};
+
+/** What all coverings of the set take. */
+const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonly looks: ReadonlyMap<string, Look> }) => {
+  const { finishes } = useSet();
+  if (needs.length === 0) return null;
+  return (
+    <section aria-label="What the set takes">
+      <h3 className="text-lead font-semibold">What the whole set takes</h3>
+      <ul className="mt-1.5 space-y-1.5" data-testid="needs">
+        {needs.map((need) => {
+          const finish = finishes.find(({ id }) => id === need.finish);
+          const look = looks.get(need.finish);
+          return (
+            finish &&
+            look && (
+              <li key={need.finish} className="flex items-center gap-3 text-note">
+                <LookSwatch look={look} width={9} height={7} className="rounded-nick border border-tab shrink-0" />
+                <span className="min-w-0">
+                  <strong className="font-semibold">{finish.name}</strong> <NeedWords need={need} finish={finish} />
+                  <span className="text-graphite"> · {(need.area / 1e8).toFixed(need.area < 1e10 ? 1 : 0)} cm²</span>
+                </span>
+              </li>
+            )
+          );
+        })}
+      </ul>
+    </section>
+  );
+};
+
+/** A swatch as a wall behind the doll, all at one scale. */
+export const AgainstDoll = ({ look }: { readonly look: Look }) => {
+  const { doll } = useSet();
+  const height = doll.height / 1000;
+  const [wide, high] = [height * 1.15, height * 1.12];
+  const shown = 190;
+  const scale = shown / high;
+  return (
+    <figure className="relative shrink-0 overflow-hidden rounded-slip border border-tab" style={{ width: wide * scale, height: shown }}>
+      <div style={{ transform: `scale(${(scale * 25.4) / 96})`, transformOrigin: 'top left' }}>
+        <LookSwatch look={look} width={wide} height={high} />
+      </div>
+      <svg
+        viewBox={`0 0 ${wide} ${high}`}
+        className="absolute inset-0 w-full h-full"
+        role="img"
+        aria-label="The swatch behind the doll, at one scale"
+      >
+        <Figure heightUm={doll.height} x={wide * 0.5} floor={high} />
+      </svg>
+    </figure>
+  );
+};
+
+type Props = {
+  readonly piece: DerivedPiece | undefined;
+  readonly covering: DerivedCovering | null;
+  readonly looks: ReadonlyMap<string, Look> | null;
+  readonly inHand: Finish | null;
+  readonly onTouch: ((part: number, at: Vec3) => void) | undefined;
+};
+
+/** The piece dressed, its papers, what they take, and the notes in the margin. */
+export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
+  const { finishes } = useSet();
+  const needed = useNeeds();
+  const made = piece?.made ?? null;
+  const known = looks ?? NOTHING;
+  if (!piece) return <p className="font-hand text-graphite">working it out …</p>;
+  if (!made) return <p className="font-hand text-graphite">It cannot be built as it is; see the note at Pieces.</p>;
+  const beside = covering ? neighbours(covering, piece) : [];
+  const named = (id: string) => {
+    const look = known.get(id);
+    return { name: finishes.find((finish) => finish.id === id)?.name ?? '', colour: look ? mainColour(look) : '#cfc9c0' };
+  };
+  const handLook = inHand && known.get(inHand.id);
+  return (
+    <div className="flex flex-col min-h-full">
+      <header>
+        <h2 className="text-head">{piece.name || 'This piece'}, dressed</h2>
+        <p className="text-graphite" aria-live="polite">
+          {onTouch ? 'touch a face to dress it' : 'take a swatch in hand, then touch a face'}
+        </p>
+      </header>
+      <div className={handLook ? '@container' : ''}>
+        <div className={handLook ? 'grid @min-[30rem]:grid-cols-[minmax(0,1fr)_auto] gap-3 items-center' : ''}>
+          <Dressed piece={piece} made={made} covering={covering} looks={known} onTouch={onTouch} />
+          {handLook && <AgainstDoll look={handLook} />}
+        </div>
+      </div>
+      <div className="space-y-6 mt-3 pb-4">
+        <div className="@container">
+          <div className="grid @min-[31rem]:grid-cols-2 gap-6 items-start">
+            <Needs needs={needed?.needs ?? []} looks={known} />
+            <div className="space-y-5">
+              <ul className="space-y-3 empty:hidden" aria-label="Margin notes" data-testid="notes">
+                {(needed?.findings ?? [])
+                  .filter(({ where }) => where.pieceId === piece.id)
+                  .map((finding) => (
+                    <MarginNote
+                      key={`${finding.code} ${JSON.stringify(finding.where)} ${JSON.stringify(finding.numbers)}`}
+                      finding={finding}
+                    />
+                  ))}
+              </ul>
+              {beside.length > 0 && (
+                <section aria-label="Colours side by side">
+                  <h3 className="text-small text-graphite mb-1.5">side by side on it</h3>
+                  <ul className="space-y-1.5">
+                    {beside.map(([one, other]) => (
+                      <Beside key={`${one} ${other}`} one={named(one)} other={named(other)} />
+                    ))}
+                  </ul>
+                </section>
+              )}
+            </div>
+          </div>
+        </div>
+        {covering ? (
+          <Unfolded made={made} covering={covering} looks={known} />
+        ) : (
+          <p className="font-hand text-graphite">It wears nothing yet: bare board, as it was bought.</p>
+        )}
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,1 @@
+export { CoveringsView } from './CoveringsView.tsx';
