@@ -55,8 +55,6 @@ const runsAlong = ({ outline, holes }: Region, [a, b]: readonly [Point, Point]):
     );
   });
 
-const edgeAngle = Math.PI / 2;
-
 /** By how much a strip turns at the part's corner, about the way from its back to its front: to the left where the corner stands out. */
 const cornerBetween = (one: Surface, other: Surface, parts: readonly Part[]): number => {
   const [a, b] = [normalOf(one.pose), normalOf(other.pose)];
@@ -64,7 +62,7 @@ const cornerBetween = (one: Surface, other: Surface, parts: readonly Part[]): nu
   return Math.atan2(dot(cross(a, b), up), dot(a, b));
 };
 
-/** Lays a paper on its part. `angleAt` is by how much it turns down at a score; a board's edges are square to its faces. */
+/** Lays a paper on its part. A board's edges are square to its faces; the faces of a net turn by what lies between them. */
 export const folded = (paper: Paper, surfaces: readonly Surface[], parts: readonly Part[]): readonly Laid[] => {
   const first = paper.panels[0] as Panel;
   const surface = surfaces[first.surface] as Surface;
@@ -95,10 +93,10 @@ export const folded = (paper: Paper, surfaces: readonly Surface[], parts: readon
           number,
         ];
         // The panel turns away from the side that shows: to the left of the score it turns one way, to the right the other.
-        const onEdge =
-          panel.kind === 'strip' && cornerBetween(surfaces[parent.surface] as Surface, surfaces[panel.surface] as Surface, parts);
+        const [from, to] = [surfaces[parent.surface] as Surface, surfaces[panel.surface] as Surface];
         const left = (b[0] - a[0]) * (my - a[1]) - (b[1] - a[1]) * (mx - a[0]) > 0;
-        const angle = onEdge !== false ? onEdge : left ? -edgeAngle : edgeAngle;
+        const turns = paper.how === 'net' ? Math.acos(Math.max(-1, Math.min(1, dot(normalOf(from.pose), normalOf(to.pose))))) : Math.PI / 2;
+        const angle = panel.kind === 'strip' ? cornerBetween(from, to, parts) : left ? -turns : turns;
         const hinge = toSpace(pose, a);
         const turn = (vector: Vec3) => turned(vector, unit, angle);
         laid.push({ paper, panel, pose: { origin: add(hinge, turn(minus(pose.origin, hinge))), u: turn(pose.u), v: turn(pose.v) } });

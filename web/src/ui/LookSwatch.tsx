@@ -1,4 +1,4 @@
-import type { Look } from '@parlor/core/cover';
+import { type Look, PATTERNS } from '@parlor/core/cover';
 import { useEffect, useRef } from 'react';
 import { drawLook } from './lookCanvas.ts';
 
@@ -6,14 +6,22 @@ type Props = {
   readonly look: Look /** In millimetres; on most screens it is shown at true size. */;
   readonly width: number;
   readonly height: number;
+  readonly whole?: boolean;
   readonly className?: string;
 };
 
 /** Pixels to the millimetre, at 96 to the inch as CSS counts them. */
 const PER_MM = 96 / 25.4;
 
-/** A snippet of a look at true size: its lower left corner is the pattern's origin. */
-export const LookSwatch = ({ look, width, height, className }: Props) => {
+/** How many millimetres of a pattern have to be seen to know it: one and a half times what begins anew. */
+const toKnow = (look: Look): number => {
+  if (look.kind === 'plain') return 0;
+  const repeat = PATTERNS[look.pattern].repeat(look.sizes);
+  return (1.5 * (repeat ? Math.max(repeat.x, repeat.y) : Math.max(...Object.values(look.sizes)))) / 1000;
+};
+
+/** A snippet of a look, its lower left corner the pattern's origin: at true size, or with `whole` as much smaller as it takes to show what it is. */
+export const LookSwatch = ({ look, width, height, whole = false, className }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const current = canvas.current;
@@ -21,8 +29,9 @@ export const LookSwatch = ({ look, width, height, className }: Props) => {
     const fine = PER_MM * Math.min(2, window.devicePixelRatio || 1);
     current.width = Math.round(width * fine);
     current.height = Math.round(height * fine);
-    drawLook(current, look, { x0: 0, y0: 0, x1: width * 1000, y1: height * 1000 });
-  }, [look, width, height]);
+    const shown = whole ? Math.max(width, toKnow(look)) : width;
+    drawLook(current, look, { x0: 0, y0: 0, x1: shown * 1000, y1: ((shown * height) / width) * 1000 });
+  }, [look, width, height, whole]);
   // A canvas without words in it says nothing to those who cannot see it; its button names it.
   return <canvas ref={canvas} className={className} style={{ width: `${width}mm`, height: `${height}mm` }} />;
 };

@@ -1,5 +1,5 @@
 import { type Finish, type Look, mainColour, sizeOfPaper } from '@parlor/core/cover';
-import { showLength } from '@parlor/core/measure';
+import { showLength, UM, type Units } from '@parlor/core/measure';
 import { drawPaper } from '@parlor/core/print';
 import { type DerivedCovering, type DerivedPiece, type MadePiece, neighbours, type PaperNeed, paperName } from '@parlor/core/set';
 import type { Vec3 } from '@parlor/core/shape';
@@ -117,7 +117,7 @@ const FIRST = 9;
 
 const NeedWords = ({ need, finish }: { readonly need: PaperNeed; readonly finish: Finish }) => {
   const units = useUnits();
-  const price = (value: number | null) => (value === null ? '' : ` · ${value.toFixed(2)}`);
+  const price = (value: number | null) => (value === null || value === 0 ? '' : ` for ${value.toFixed(2)}`);
   switch (need.kind) {
     case 'paint':
       return (
@@ -149,14 +149,21 @@ const NeedWords = ({ need, finish }: { readonly need: PaperNeed; readonly finish
   }
 };
 
+/** An area in the maker's units, from µm². */
+const areaText = (area: number, { unit }: Units): string => {
+  const value = area / (unit === 'in' ? UM.in ** 2 : UM.cm ** 2);
+  return `${value.toFixed(value < 10 ? 1 : 0)} ${unit === 'in' ? 'sq in' : 'cm²'}`;
+};
+
 /** What all coverings of the set take. */
 const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonly looks: ReadonlyMap<string, Look> }) => {
   const { finishes } = useSet();
+  const units = useUnits();
   if (needs.length === 0) return null;
   return (
     <section aria-label="What the set takes">
       <h3 className="text-lead font-semibold">What the whole set takes</h3>
-      <ul className="mt-1.5 space-y-1.5" data-testid="needs">
+      <ul className="mt-1.5 grid @min-[31rem]:grid-cols-2 gap-x-6 gap-y-2" data-testid="needs">
         {needs.map((need) => {
           const finish = finishes.find(({ id }) => id === need.finish);
           const look = looks.get(need.finish);
@@ -164,10 +171,10 @@ const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonl
             finish &&
             look && (
               <li key={need.finish} className="flex items-center gap-3 text-note">
-                <LookSwatch look={look} width={9} height={7} className="rounded-nick border border-tab shrink-0" />
+                <LookSwatch look={look} width={9} height={7} whole className="rounded-nick border border-tab shrink-0" />
                 <span className="min-w-0">
                   <strong className="font-semibold">{finish.name}</strong> <NeedWords need={need} finish={finish} />
-                  <span className="text-graphite"> · {(need.area / 1e8).toFixed(need.area < 1e10 ? 1 : 0)} cm²</span>
+                  <span className="block text-graphite text-small">covers {areaText(need.area, units)}</span>
                 </span>
               </li>
             )
@@ -223,6 +230,7 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
     const look = known.get(id);
     return { name: finishes.find((finish) => finish.id === id)?.name ?? '', colour: look ? mainColour(look) : '#cfc9c0' };
   };
+  const notes = (needed?.findings ?? []).filter(({ where }) => where.pieceId === piece.id);
   const handLook = inHand && known.get(inHand.id);
   return (
     <div className="flex flex-col min-h-full">
@@ -240,31 +248,27 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
       </div>
       <div className="space-y-6 mt-3 pb-4">
         <div className="@container">
-          <div className="grid @min-[31rem]:grid-cols-2 gap-6 items-start">
-            <Needs needs={needed?.needs ?? []} looks={known} />
-            <div className="space-y-5">
-              <ul className="space-y-3 empty:hidden" aria-label="Margin notes" data-testid="notes">
-                {(needed?.findings ?? [])
-                  .filter(({ where }) => where.pieceId === piece.id)
-                  .map((finding) => (
-                    <MarginNote
-                      key={`${finding.code} ${JSON.stringify(finding.where)} ${JSON.stringify(finding.numbers)}`}
-                      finding={finding}
-                    />
-                  ))}
-              </ul>
-              {beside.length > 0 && (
-                <section aria-label="Colours side by side">
-                  <h3 className="text-small text-graphite mb-1.5">side by side on it</h3>
-                  <ul className="space-y-1.5">
-                    {beside.map(([one, other]) => (
-                      <Beside key={`${one} ${other}`} one={named(one)} other={named(other)} />
-                    ))}
-                  </ul>
-                </section>
+          <div className="grid @min-[31rem]:grid-cols-2 gap-6 items-start mb-6 empty:hidden">
+            <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
+              {notes.map((finding) => (
+                <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)} ${JSON.stringify(finding.numbers)}`} finding={finding} />
+              ))}
+              {needed && notes.length === 0 && covering && (
+                <li className="font-hand text-body text-moss">Nothing to note: enough paper, no raw edge in sight.</li>
               )}
-            </div>
+            </ul>
+            {beside.length > 0 && (
+              <section aria-label="Colours side by side">
+                <h3 className="text-small text-graphite mb-1.5">side by side on it</h3>
+                <ul className="space-y-1.5">
+                  {beside.map(([one, other]) => (
+                    <Beside key={`${one} ${other}`} one={named(one)} other={named(other)} />
+                  ))}
+                </ul>
+              </section>
+            )}
           </div>
+          <Needs needs={needed?.needs ?? []} looks={known} />
         </div>
         {covering ? (
           <Unfolded made={made} covering={covering} looks={known} />

@@ -21,12 +21,12 @@ const Swatch = ({ label, look, pressed, onPress }: SwatchProps) => (
     onClick={onPress}
     data-swatch={label}
     className={cx(
-      'p-1.5 rounded-slip border-2 text-left w-[106px] transition-transform duration-quick',
+      'self-start p-1.5 rounded-slip border-2 text-left w-[106px] transition-transform duration-quick',
       pressed ? 'border-rose bg-leaf shadow-slip -translate-y-0.5' : 'border-transparent hover:border-tab hover:bg-leaf',
     )}
   >
     {look ? (
-      <LookSwatch look={look} width={23.6} height={16} className="block rounded-nick border border-tab" />
+      <LookSwatch look={look} width={23.6} height={16} whole className="block rounded-nick border border-tab" />
     ) : (
       <span className="block rounded-nick border-2 border-dashed border-tab" style={{ width: '23.6mm', height: '16mm' }} />
     )}
@@ -61,7 +61,7 @@ const NewFinish = ({
   if (!scale) return null;
   return (
     <Sheet title="What shall it look like?" open={open} onOpenChange={onOpenChange} wide>
-      <p className="text-graphite -mt-3 mb-4">drawn at true size, as the doll will see it</p>
+      <p className="text-graphite -mt-3 mb-4">at true size where a swatch holds as much; larger patterns are drawn smaller</p>
       <section className="mb-5">
         <h3 className="text-small text-graphite mb-1">one colour, of the palette</h3>
         <div className="flex flex-wrap gap-1">
