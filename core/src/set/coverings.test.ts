@@ -1,0 +1,238 @@
+import { describe, expect, it } from 'vitest';
+import { type Finish, finishSchema, lookOf, sizeOfPaper } from '../cover/index.ts';
+import { scaleFromRatio, UM } from '../measure/index.ts';
+import { writePdf } from '../pdf/index.ts';
+import { shippedFonts } from '../pdf/readPdf.testing.ts';
+import { areaOf } from '../shape/index.ts';
+import {
+  applyEdit,
+  coverFindings,
+  derive,
+  deriveCoverings,
+  describeFinding,
+  describeMend,
+  pagesOf,
+  paperNeeds,
+  readSet,
+  rulerGrid,
+  type SetDocument,
+  seamsOf,
+  setSchema,
+} from './index.ts';
+
+const bookcase = { name: 'Bookcase', width: '900 mm', height: '1800 mm', depth: '300 mm', front: { kind: 'shelves', count: 3 } };
+
+const PIECE = { at: { kind: 'piece' } };
+
+const setOf = (finishes: readonly object[], pieces: readonly object[], change: object = {}): SetDocument =>
+  setSchema.parse({
+    format: 'bashful-parlor-set',
+    version: 1,
+    doll: { height: '29 cm', scale: { by: 'ratio', ratio: 6 } },
+    boards: [{ id: 'white', name: 'white', nominal: '5 mm', sheets: ['20 × 30 in'] }],
+    finishes,
+    pieces,
+    ...change,
+  });
+
+const followed = (document: SetDocument) => {
+  const derived = derive(document);
+  const coverings = deriveCoverings(document, derived);
+  const needs = paperNeeds(document, derived, coverings);
+  return { derived, coverings, needs, findings: coverFindings(document, derived, coverings, needs) };
+};
+
+const brick = { id: 'brick', name: 'brick', art: { kind: 'pattern', pattern: 'running bond' } };
+const dots = (supply: object) => ({ id: 'dots', name: 'dots', art: { kind: 'pattern', pattern: 'dots' }, edges: 'strips', supply });
+
+describe('what it takes', () => {
+  it('a floor of 18 × 24 in from 12 × 12 in papers laid whole takes four, two by two (common practice, no source)', () => {
+    const [across, up] = [18, 24].map((inches) => seamsOf(inches * UM.in, 12 * UM.in, null).length + 1) as [number, number];
+    expect(across * up).toBe(4);
+    expect(seamsOf(18 * UM.in, 12 * UM.in, null)).toEqual([12 * UM.in]);
+  });
+
+  it('seams fall on lines of the pattern where it has any: a repeat of 5 cm on sheets of 30.48 is joined every 30', () => {
+    expect(seamsOf(700_000, 304_800, 50_000)).toEqual([300_000, 600_000]);
+    expect(seamsOf(300_000, 304_800, 50_000)).toEqual([]);
+    // A repeat larger than the sheet matches nowhere, and sheets are used whole.
+    expect(seamsOf(700_000, 304_800, 400_000)).toEqual([304_800, 609_600]);
+  });
+
+  it('sheets: enough of them for all papers, none larger than a sheet, those at hand before those to buy', () => {
+    const document = setOf(
+      [dots({ kind: 'sheets', atHand: 1, price: 0.8 })],
+      [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'dots' }] } }],
+    );
+    const { needs, coverings } = followed(document);
+    const [need] = needs;
+    if (need?.kind !== 'sheets') throw new Error('of sheets');
+    const area = coverings
+      .flatMap(({ covering }) => covering.papers)
+      .reduce((sum, paper) => sum + areaOf(paper.panels.map(({ region }) => region)), 0);
+    const sheet = (12 * UM.in) ** 2;
+    expect(need.count).toBeGreaterThanOrEqual(Math.ceil(area / sheet));
+    expect(need.count).toBeLessThanOrEqual(Math.ceil((1.6 * area) / sheet) + 1);
+    expect(need.buy).toBe(need.count - 1);
+    expect(need.price).toBeCloseTo(need.buy * 0.8, 9);
+    const placed = need.sheets.flatMap(({ placements }) => placements);
+    expect(new Set(placed.map(({ id }) => id)).size).toBe(placed.length);
+    for (const { x, y } of placed) expect(Math.max(x, y)).toBeLessThan(12 * UM.in);
+  });
+
+  it('a roll: no shorter than the area on its width, and little longer', () => {
+    const document = setOf(
+      [dots({ kind: 'roll', width: '45 cm', atHand: '10 cm', price: 4 })],
+      [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'dots' }] } }],
+    );
+    const { needs, coverings } = followed(document);
+    const [need] = needs;
+    if (need?.kind !== 'roll') throw new Error('of a roll');
+    const boxes = coverings
+      .flatMap(({ covering }) => covering.papers)
+      .reduce((sum, paper) => sum + sizeOfPaper(paper).x1 * sizeOfPaper(paper).y1, 0);
+    expect(need.length).toBeGreaterThanOrEqual(boxes / 450_000);
+    expect(need.length).toBeLessThan((1.25 * boxes) / 450_000);
+    expect(need.buy).toBe(need.length - 100_000);
+  });
+
+  it('printed: as many pages as are made up, and none of what nobody wears', () => {
+    const document = setOf(
+      [brick, { ...brick, id: 'unworn' }],
+      [{ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'brick' }] } }],
+    );
+    const { derived, needs } = followed(document);
+    const pages = pagesOf(document, derived, { pieces: null, what: 'coverings' });
+    expect(needs).toMatchObject([{ kind: 'printed', finish: 'brick', pages: pages.length }]);
+    expect(pagesOf(document, derived, { pieces: [], what: 'coverings' })).toEqual([]);
+  });
+
+  it('what one piece wears changes neither its parts nor the coverings of others', () => {
+    const before = setOf(
+      [brick],
+      [
+        { ...bookcase, dress: { wears: [{ ...PIECE, finish: 'brick' }] } },
+        { ...bookcase, name: 'Other', dress: { wears: [{ ...PIECE, finish: 'brick' }] } },
+      ],
+    );
+    const derived = derive(before);
+    const coverings = deriveCoverings(before, derived);
+    const [first] = before.pieces;
+    const { document } = applyEdit(before, {
+      kind: 'change-piece',
+      id: first?.id ?? '',
+      change: { dress: { ...(first?.dress as never as object), wears: [] } as never },
+    });
+    const now = derive(document, derived);
+    expect(now.pieces[0]).toBe(derived.pieces[0]);
+    expect(deriveCoverings(document, now, coverings)).toEqual([coverings[1]]);
+    expect(deriveCoverings(document, now, coverings)[0]).toBe(coverings[1]);
+  });
+});
+
+describe('findings', () => {
+  it('paper that does not go round says how high it goes, and its mend ends it there under a rail', () => {
+    const document = setOf([dots({ kind: 'sheets', atHand: 1 })], [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'dots' }] } }]);
+    const { findings } = followed(document);
+    const short = findings.find(({ code }) => code === 'paper-short');
+    if (short?.code !== 'paper-short' || !short.mend) throw new Error('not short');
+    expect(short.numbers.has).toBe(1);
+    expect(short.numbers.needed).toBeGreaterThan(1);
+    expect(short.numbers.reach % 10_000).toBe(0);
+    expect(describeFinding(short, document.units).reason).toMatch(/covers the lower \d+ mm of Bookcase: a rail/);
+    expect(describeMend(short.mend)).toBe('stop there, under a rail');
+    const mended = applyEdit(document, short.mend.edit);
+    const after = followed(mended.document);
+    expect(after.findings.filter(({ code }) => code === 'paper-short')).toEqual([]);
+    expect(after.needs).toMatchObject([{ count: 1 }]);
+    expect(applyEdit(mended.document, mended.inverse).document).toEqual(document);
+  });
+
+  it('raw edges are measured; strips mend them', () => {
+    const document = setOf([{ ...brick, edges: 'raw' }], [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'brick' }] } }]);
+    const raw = followed(document).findings.find(({ code }) => code === 'raw-edges');
+    if (raw?.code !== 'raw-edges' || !raw.mend) throw new Error('not raw');
+    expect(raw.numbers.length).toBeGreaterThan(500_000);
+    const { document: after } = applyEdit(document, raw.mend.edit);
+    expect(followed(after).findings.filter(({ code }) => code === 'raw-edges')).toEqual([]);
+  });
+
+  it('joints too fine for a printer, colours that fight and colours hardly told apart', () => {
+    const paint = (id: string, ink: string) => ({ id, name: id, how: 'paint', art: { kind: 'plain', ink } });
+    const palette = [
+      { id: 'red', name: 'red', colour: '#d0402f' },
+      { id: 'green', name: 'green', colour: '#2f8f4a' },
+      { id: 'white', name: 'white', colour: '#f4efe4' },
+      { id: 'cream', name: 'cream', colour: '#f2ecdf' },
+    ];
+    const wearing = (piece: string, back: string) => ({
+      ...bookcase,
+      dress: {
+        wears: [
+          { ...PIECE, finish: piece },
+          { at: { kind: 'role', role: 'back' }, finish: back },
+        ],
+      },
+    });
+    const said = (document: SetDocument) =>
+      followed(document).findings.map((finding) => `${finding.code}${finding.code === 'colours-beside' ? ` ${finding.how}` : ''}`);
+    const finishes = ['red', 'green', 'white', 'cream'].map((id) => paint(id, id));
+    expect(said(setOf(finishes, [wearing('red', 'green')], { palette }))).toContain('colours-beside fight');
+    expect(said(setOf(finishes, [wearing('white', 'cream')], { palette }))).toContain('colours-beside alike');
+    expect(said(setOf(finishes, [wearing('white', 'green')], { palette }))).toEqual([]);
+    const fine = setOf(
+      [{ ...brick, art: { ...brick.art, sizes: { joint: '0.5 mm' } } }],
+      [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'brick' }] } }],
+    );
+    expect(said(fine)).toContain('pattern-too-fine');
+  });
+});
+
+describe('by hand', () => {
+  it('classic-scale brick drawn with a rule: courses of 1/4 in, bricks of 1 in, each course shifted by 1/2 in (common practice, no source)', () => {
+    const inch = (value: number) => Math.round(value * UM.in);
+    const art = finishSchema.parse({
+      id: 'x',
+      art: { kind: 'pattern', pattern: 'running bond', sizes: { length: inch(11.5), height: inch(2.5), joint: inch(0.5) } },
+    }).art;
+    const grid = rulerGrid(lookOf(art, [], scaleFromRatio(12)));
+    expect(grid).toEqual({ up: expect.closeTo(0.25 * UM.in, 0), across: expect.closeTo(UM.in, 0), shift: expect.closeTo(0.5 * UM.in, 0) });
+    expect(rulerGrid(lookOf({ ...art, pattern: 'stack bond' } as Finish['art'], [], scaleFromRatio(12)))).toMatchObject({ shift: 0 });
+    expect(rulerGrid(lookOf({ ...art, pattern: 'marble', sizes: {} } as Finish['art'], [], scaleFromRatio(12)))).toBeNull();
+  });
+});
+
+describe('at the door', () => {
+  const issues = (finishes: readonly object[], dress?: object): string => {
+    const read = readSet({ format: 'bashful-parlor-set', version: 1, finishes, pieces: dress ? [{ ...bookcase, dress }] : [] });
+    return read.ok ? '' : read.error.map(({ path, message }) => `${path}: ${message}`).join(' | ');
+  };
+
+  it('refuses what no pattern has, and says which and why', () => {
+    expect(issues([{ ...brick, art: { kind: 'pattern', pattern: 'bricks' } }])).toMatch(/pattern/);
+    expect(issues([{ ...brick, art: { kind: 'pattern', pattern: 'running bond', sizes: { wide: '3 cm' } } }])).toMatch(/no size “wide”/);
+    expect(issues([{ ...brick, art: { kind: 'pattern', pattern: 'running bond', sizes: { height: '3 m' } } }])).toMatch(
+      /height of a brick: between 20 and 600 mm/,
+    );
+    expect(issues([brick, brick])).toMatch(/Another finish has this id/);
+    expect(issues([brick], { wears: [{ at: { kind: 'face', part: 'x', face: 'top' }, finish: 'brick' }] })).toMatch(/A face is/);
+    expect(issues([brick], { wears: [{ ...PIECE, finish: 'gone' }] })).toBe('');
+  });
+});
+
+it('equal coverings make equal bytes, and a marble page carries its picture once at 300 dots to the inch', async () => {
+  const document = setOf(
+    [{ id: 'm', name: 'marble', art: { kind: 'pattern', pattern: 'marble' } }],
+    [{ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'm' }] } }],
+  );
+  const derived = derive(document);
+  const pages = pagesOf(document, derived, { pieces: null, what: 'coverings' });
+  const [one, other] = await Promise.all([1, 2].map(() => writePdf(pages, shippedFonts(), 'x')));
+  expect(one).toEqual(other);
+  const text = new TextDecoder('latin1').decode(one);
+  const pictures = [...text.matchAll(/\/Width (\d+)\s+\/Height (\d+)/g)].map(([, width]) => Number(width));
+  const papers = deriveCoverings(document, derived).flatMap(({ covering }) => covering.papers);
+  expect(pictures.length).toBe(papers.length);
+  const widest = Math.max(...papers.map((paper) => sizeOfPaper(paper).x1 + 2_000));
+  expect(Math.max(...pictures)).toBeGreaterThanOrEqual(Math.floor((widest / UM.in) * 300) - 1);
+});
