@@ -99,18 +99,24 @@ const sidesOf = (surface: Surface, index: number): readonly Side[] =>
     ),
   );
 
+/** How far a point may lie off a line, squared: three hundredths of a millimetre. */
+const OFF_LINE = 30 * 30;
+
 /** Sides are the same when they run against one another along one line; gives where the second lies on the first. */
 const sharedSpan = (one: Side, other: Side): readonly [number, number] | undefined => {
   if (dot(one.way, other.way) > -0.9999) return undefined;
   const length = lengthOf(one.a, one.b);
-  const at = (point: Vec3) => {
-    const from = minus(point, one.from);
-    const on = dot(from, one.way);
-    const off = Math.sqrt(Math.max(0, dot(from, from) - on * on));
-    return off > 30 ? undefined : on;
+  const [ox, oy, oz] = one.from;
+  const [wx, wy, wz] = one.way;
+  const at = ([x, y, z]: Vec3) => {
+    const [dx, dy, dz] = [x - ox, y - oy, z - oz];
+    const on = dx * wx + dy * wy + dz * wz;
+    return dx * dx + dy * dy + dz * dz - on * on > OFF_LINE ? undefined : on;
   };
-  const [start, end] = [at(other.to), at(other.from)];
-  if (start === undefined || end === undefined || end <= start) return undefined;
+  const start = at(other.to);
+  if (start === undefined) return undefined;
+  const end = at(other.from);
+  if (end === undefined || end <= start) return undefined;
   const span = [Math.max(0, start), Math.min(length, end)] as const;
   return span[1] - span[0] > LEAST_FOLD ? span : undefined;
 };
@@ -130,12 +136,18 @@ const fits = (boxes: readonly Rect[], { width, height }: Room): boolean => {
 
 type Joint = { readonly side: Side; readonly other: Side; readonly span: readonly [number, number] };
 
+/** A way, or its opposite, as text; slanted ones are rounded until those that were rounded twice agree. */
+const wayKey = (way: Vec3, sign: 1 | -1): string => way.map((value) => Math.round(value * sign * 50) + 0).join(' ');
+
 /** Every pair of faces of one wear that meet at an outside corner. */
 const jointsOf = (surfaces: readonly Surface[], these: readonly number[]): ReadonlyMap<number, readonly Joint[]> => {
   const sides = these.flatMap((index) => sidesOf(surfaces[index] as Surface, index));
+  // Only sides of opposite ways can meet.
+  const byWay = new Map<string, Side[]>();
+  for (const side of sides) byWay.set(wayKey(side.way, 1), [...(byWay.get(wayKey(side.way, 1)) ?? []), side]);
   const found = new Map<number, Joint[]>();
   for (const side of sides) {
-    for (const other of sides) {
+    for (const other of byWay.get(wayKey(side.way, -1)) ?? []) {
       if (side.surface === other.surface) continue;
       const span = sharedSpan(side, other);
       if (!span || !turnsAway((surfaces[side.surface] as Surface).pose, other)) continue;

@@ -1,6 +1,6 @@
 // µm, doll size. The sides of a part's rings as flaps are folded over them: straight sides whole, curves in tabs.
 import { isConvex, type Point, type Region, type Ring } from '../shape/index.ts';
-import { type FaceId, type Run, ringsOf } from './surface.ts';
+import type { FaceId, Run } from './surface.ts';
 
 /** A side to fold a flap over, from a to b with the matter on its left; `s0` … `s1` is where it lies on its run. The turns are the angles from
  *  the side before and to the side after, positive to the left, where the part's corner stands out. */
@@ -70,11 +70,11 @@ export const chunksOf = (runs: readonly (readonly { readonly id: FaceId; readonl
     }));
   });
 
-/** How far it is from a point across to the next side of a region, in a direction; Infinity where there is none. The curve that the point itself
+/** How far it is from a point across to the next side of some rings, in a direction; Infinity where there is none. The curve that the point itself
  *  lies on, as its chord, does not count. */
-export const across = (region: Region, [x, y]: Point, [dx, dy]: Point): number => {
+export const across = (rings: readonly Ring[], [x, y]: Point, [dx, dy]: Point): number => {
   let least = Infinity;
-  for (const ring of ringsOf(region)) {
+  for (const ring of rings) {
     let last = ring[ring.length - 1] as Point;
     for (const point of ring) {
       const [ex, ey] = [point[0] - last[0], point[1] - last[1]];
@@ -92,8 +92,8 @@ export const across = (region: Region, [x, y]: Point, [dx, dy]: Point): number =
 };
 
 /** Half the way across from a side, at its middle and towards both ends: as far as a flap may reach before it meets one from beyond. */
-export const halfAcross = (region: Region, a: Point, b: Point, way: Point): number =>
-  Math.min(...[0.25, 0.5, 0.75].map((share) => across(region, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share], way) / 2));
+export const halfAcross = (rings: readonly Ring[], a: Point, b: Point, way: Point): number =>
+  Math.min(...[0.25, 0.5, 0.75].map((share) => across(rings, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share], way) / 2));
 
 /** True when no flap of a part can meet another: its outline turns in nowhere, and has no openings. */
 export const isPlain = ({ outline, holes }: Region): boolean => holes.length === 0 && isConvex(outline);

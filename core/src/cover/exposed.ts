@@ -1,8 +1,22 @@
 // µm, doll size. What of each face can be covered: the face less what is glued to it, and less what is shut in.
 import { type Box, type Contact, outlineOf, type Part } from '../assembly/index.ts';
-import { areaOf, less, merged, type Point, type Region, type Ring, signedArea, toPlane, toSpace, type Vec3 } from '../shape/index.ts';
+import {
+  areaOf,
+  dot,
+  less,
+  merged,
+  normalOf,
+  type Point,
+  type Pose,
+  type Region,
+  type Ring,
+  signedArea,
+  toPlane,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
 import { shutIn } from './shutIn.ts';
-import { before, type Face, facesOf, poseOfSide } from './surface.ts';
+import { type Face, facesOf, poseOfSide } from './surface.ts';
 
 /** A face as it is to be covered. */
 export type Surface = Face & {
@@ -19,20 +33,23 @@ const ON_PLANE = 15;
 
 const regionFrom = (points: Ring): Region => ({ outline: signedArea(points) < 0 ? [...points].reverse() : points, holes: [] });
 
+/** Whether a figure in space lies in a plane. */
+const liesOn = (pose: Pose, outline: readonly Vec3[]): boolean => {
+  const n = normalOf(pose);
+  const at = dot(pose.origin, n);
+  return outline.every((point) => Math.abs(dot(point, n) - at) <= ON_PLANE);
+};
+
 /** A figure in space as it lies on a face; nothing when it lies elsewhere. On an edge the side is looked for that carries it. */
 const ontoFace = (face: Face, part: Part, outline: readonly Vec3[]): Region | undefined => {
   const { run } = face;
-  if (!run) {
-    return outline.every((point) => Math.abs(before(face.pose, point)) <= ON_PLANE)
-      ? regionFrom(outline.map((point) => toPlane(face.pose, point)))
-      : undefined;
-  }
+  if (!run) return liesOn(face.pose, outline) ? regionFrom(outline.map((point) => toPlane(face.pose, point))) : undefined;
   let from = 0;
   for (let side = 0; side + 1 < run.points.length; side += 1) {
     const [a, b] = [run.points[side] as Point, run.points[side + 1] as Point];
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    const pose = poseOfSide(part.pose, a, b);
-    if (outline.every((point) => Math.abs(before(pose, point)) <= ON_PLANE)) {
+    const pose = side === 0 ? face.pose : poseOfSide(part.pose, a, b);
+    if (liesOn(pose, outline)) {
       const flat = outline.map((point) => toPlane(pose, point));
       if (flat.every(([x]) => x >= -ON_PLANE && x <= length + ON_PLANE)) {
         return regionFrom(flat.map(([x, y]): Point => [Math.round(from + x), y]));
@@ -43,30 +60,39 @@ const ontoFace = (face: Face, part: Part, outline: readonly Vec3[]): Region | un
   return undefined;
 };
 
-type Touch = { readonly face: 'front' | 'back' | 'edge'; readonly outline: readonly Vec3[]; readonly adds: boolean };
+type Touch = { readonly outline: readonly Vec3[]; readonly adds: boolean };
+type Kind = 'front' | 'back' | 'edge';
+
+/** What is glued to a part, by the kind of face that it touches. */
+type Glued = Readonly<Record<Kind, Touch[]>>;
 
 /** What is glued to each part, by index. What only hangs on a hinge or lies on slides is not glued, and its place can be covered. */
-const gluedTo = (parts: readonly Part[], contacts: readonly Contact[]): readonly (readonly Touch[])[] => {
-  const found: Touch[][] = parts.map(() => []);
+const gluedTo = (parts: readonly Part[], contacts: readonly Contact[]): readonly Glued[] => {
+  const found = parts.map((): Glued => ({ front: [], back: [], edge: [] }));
   for (const contact of contacts) {
     const { a, b, faceA, faceB, area } = contact;
     if (parts[a]?.held !== 'glue' || parts[b]?.held !== 'glue') continue;
-    const outline = outlineOf(contact);
-    found[a]?.push({ face: faceA, outline, adds: area > 0 });
-    found[b]?.push({ face: faceB, outline, adds: area > 0 });
+    const touch = { outline: outlineOf(contact), adds: area > 0 };
+    found[a]?.[faceA].push(touch);
+    found[b]?.[faceB].push(touch);
   }
   return found;
 };
 
-const kindOf = ({ id }: Face): Touch['face'] => (id === 'front' || id === 'back' ? id : 'edge');
+const kindOf = ({ id }: Face): Kind => (id === 'front' || id === 'back' ? id : 'edge');
+
+const NONE: readonly Region[] = [];
 
 /** The zones that are glued on a face, openings in them left open. */
-const bareOn = (face: Face, part: Part, touches: readonly Touch[]): readonly Region[] => {
-  const on = touches.filter((touch) => touch.face === kindOf(face));
-  const zones = (adds: boolean) => on.filter((touch) => touch.adds === adds).flatMap((touch) => ontoFace(face, part, touch.outline) ?? []);
-  const added = zones(true);
-  if (added.length === 0) return [];
-  const openings = zones(false);
+const bareOn = (face: Face, part: Part, glued: Glued): readonly Region[] => {
+  const touches = glued[kindOf(face)];
+  if (touches.length === 0) return NONE;
+  const [added, openings]: [Region[], Region[]] = [[], []];
+  for (const { outline, adds } of touches) {
+    const zone = ontoFace(face, part, outline);
+    if (zone) (adds ? added : openings).push(zone);
+  }
+  if (added.length === 0) return NONE;
   return openings.length === 0 ? merged(added) : merged(added).flatMap((zone) => less(zone, openings));
 };
 
@@ -85,10 +111,13 @@ export const surfacesOf = (
     part.stuff === 'found' || part.stuff === 'wire'
       ? []
       : facesOf(part, index).map((face): Surface => {
-          const bare = bareOn(face, part, glued[index] ?? []);
+          const bare = bareOn(face, part, glued[index] as Glued);
           const open = bare.length === 0 ? [face.region] : less(face.region, bare);
-          const exposed = hidden ? open.flatMap((region) => less(region, hidden(face))) : open;
-          return { ...face, exposed, bare, area: areaOf(exposed) };
+          const shut = hidden?.(face) ?? [];
+          const exposed = shut.length === 0 ? open : open.flatMap((region) => less(region, shut));
+          // Field by field: thousands of them are made at once, and spreading takes longer than all the rest.
+          const { part: number, id, region, pose, run } = face;
+          return { part: number, id, region, pose, run, exposed, bare, area: areaOf(exposed) };
         }),
   );
 };

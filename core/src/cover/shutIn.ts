@@ -1,5 +1,5 @@
 // µm, doll size. Space is cut at every coordinate of the parts, and what no way from outside reaches is shut in.
-import { axisOf, type Box, isSquare, type Part } from '../assembly/index.ts';
+import { type Box, isSquare, type Part } from '../assembly/index.ts';
 import { bounds, liesIn, normalOf, type Region, rectRing, toPlane, type Vec3 } from '../shape/index.ts';
 import type { Face } from './surface.ts';
 
@@ -93,6 +93,28 @@ const flood = ([nx, ny, nz]: Grid['counts'], cells: Uint8Array): void => {
   }
 };
 
+/** Cells by the plane that they touch, for each axis: those that lie beyond it, and those that lie below. */
+type ByPlane = readonly (readonly [beyond: Map<number, Box[]>, below: Map<number, Box[]>])[];
+
+const put = (into: Map<number, Box[]>, offset: number, cell: Box): void => {
+  const known = into.get(offset);
+  if (known) known.push(cell);
+  else into.set(offset, [cell]);
+};
+
+const byPlane = (closed: readonly Box[]): ByPlane => {
+  const found = [0, 1, 2].map(() => [new Map<number, Box[]>(), new Map<number, Box[]>()] as const);
+  for (const cell of closed) {
+    found.forEach(([beyond, below], axis) => {
+      put(beyond, cell.min[axis] as number, cell);
+      put(below, cell.max[axis] as number, cell);
+    });
+  }
+  return found;
+};
+
+const NONE: readonly Region[] = [];
+
 /** What is glued and cannot be seen through. */
 const hides = (part: Part): boolean => part.held === 'glue' && (part.stuff === 'board' || part.stuff === 'stick');
 
@@ -117,17 +139,17 @@ export const shutIn = (
     }
   }
   if (closed.length === 0) return null;
+  const planes = byPlane(closed);
   return (face) => {
+    if (face.run && face.run.points.length > 2) return NONE;
     const n = normalOf(face.pose);
-    const axis = axisOf(n.map((value) => Math.round(value * 1e9) / 1e9 + 0) as unknown as Vec3);
-    if (axis === undefined || (face.run && face.run.points.length > 2)) return [];
-    const before = (n[axis] as number) > 0;
-    const plane = Math.round(face.pose.origin[axis]);
-    return closed
-      .filter(({ min, max }) => (before ? min : max)[axis] === plane)
-      .map(({ min, max }): Region => {
-        const { x0, y0, x1, y1 } = bounds([toPlane(face.pose, min), toPlane(face.pose, max)]);
-        return { outline: rectRing(x0, y0, x1, y1), holes: [] };
-      });
+    const axis = n.findIndex((value) => Math.abs(value) > 1 - 1e-9);
+    if (axis < 0) return NONE;
+    const cells = planes[axis]?.[(n[axis] as number) > 0 ? 0 : 1].get(Math.round(face.pose.origin[axis] as number));
+    if (!cells) return NONE;
+    return cells.map(({ min, max }): Region => {
+      const { x0, y0, x1, y1 } = bounds([toPlane(face.pose, min), toPlane(face.pose, max)]);
+      return { outline: rectRing(x0, y0, x1, y1), holes: [] };
+    });
   };
 };

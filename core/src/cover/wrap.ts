@@ -127,6 +127,7 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
     return panels.filter((_, index) => !isBent || (index > 0 && edgeOf[index] !== edge)).map((panel) => panel.region);
   };
   const wholeFace = region === face;
+  const rings = [face.outline, ...face.holes];
   const isRect = asRect(part.region.outline) !== undefined && plain;
 
   const put = (
@@ -163,7 +164,7 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
     // On the face behind x is mirrored, so that a fold runs from b to a there.
     const behind = ([x, y]: Point): Point => [-x, y];
     const place = bringing(base, side.way, behind(side.a), [-side.way[0], side.way[1]]);
-    const deep = Math.min(turn, halfAcross(face, side.a, side.b, [-side.out[0], -side.out[1]]));
+    const deep = Math.min(turn, halfAcross(rings, side.a, side.b, [-side.out[0], -side.out[1]]));
     for (const [from, to] of both(reach, [[start, end]])) {
       const cutA = from < 1 && side.turnA > 0 ? mitre(deep, Math.PI - side.turnA) : 0;
       const cutB = to > side.length - 1 && side.turnB > 0 ? mitre(deep, Math.PI - side.turnB) : 0;
@@ -180,7 +181,7 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
     const side = sideOf(chunk, isBack, part.thickness);
     const inwards: Point = [-side.out[0], -side.out[1]];
     const folds = wholeFace ? [[0, side.length] as const] : reaches([region], side.a, side.way, side.length, inwards);
-    const deep = plain ? part.thickness : Math.min(part.thickness, Math.floor(halfAcross(face, side.a, side.b, side.out)));
+    const deep = plain ? part.thickness : Math.min(part.thickness, Math.floor(halfAcross(rings, side.a, side.b, side.out)));
     for (const [start, end] of both(folds, edgeReaches(edge, side))) {
       const cutA = start < 1 && side.turnA < 0 ? mitre(deep, Math.PI + side.turnA) : 0;
       const cutB = end > side.length - 1 && side.turnB < 0 ? mitre(deep, Math.PI + side.turnB) : 0;

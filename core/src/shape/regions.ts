@@ -45,30 +45,80 @@ const middleOfSide = (ring: Ring): Point => {
 
 const pathsOf = (regions: readonly Region[]): Paths64 => regions.flatMap(toPaths);
 
+const overlap = (a: Rect, b: Rect): Rect => ({
+  x0: Math.max(a.x0, b.x0),
+  y0: Math.max(a.y0, b.y0),
+  x1: Math.min(a.x1, b.x1),
+  y1: Math.min(a.y1, b.y1),
+});
+
 const covers = (outer: Rect, inner: Rect): boolean =>
   outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+
+const wholeRect = ({ outline, holes }: Region): Rect | undefined => (holes.length === 0 ? asRect(outline) : undefined);
+
+const asRegion = ({ x0, y0, x1, y1 }: Rect): Region => ({ outline: rectRing(x0, y0, x1, y1), holes: [] });
+
+/** A rectangle less rectangles that each cut right across what they meet; undefined where one does not. Boards with shelves glued to them are
+ *  like that, and need no clipper. */
+const lessAcross = (whole: Rect, cutters: readonly Rect[]): readonly Region[] | undefined => {
+  let left: Rect[] = [whole];
+  for (const cut of cutters) {
+    const next: Rect[] = [];
+    for (const rect of left) {
+      if (cut.x0 >= rect.x1 || cut.x1 <= rect.x0 || cut.y0 >= rect.y1 || cut.y1 <= rect.y0) {
+        next.push(rect);
+        continue;
+      }
+      const [wide, high] = [cut.x0 <= rect.x0 && cut.x1 >= rect.x1, cut.y0 <= rect.y0 && cut.y1 >= rect.y1];
+      if (!wide && !high) return undefined;
+      if (wide && cut.y0 > rect.y0) next.push({ ...rect, y1: cut.y0 });
+      if (wide && cut.y1 < rect.y1) next.push({ ...rect, y0: cut.y1 });
+      if (!wide && cut.x0 > rect.x0) next.push({ ...rect, x1: cut.x0 });
+      if (!wide && cut.x1 < rect.x1) next.push({ ...rect, x0: cut.x1 });
+    }
+    left = next;
+  }
+  return left.map(asRegion);
+};
+
+/** Every one of them as a rectangle, or nothing when one is none. */
+const allRects = (regions: readonly Region[]): readonly Rect[] | undefined => {
+  const rects: Rect[] = [];
+  for (const region of regions) {
+    const rect = wholeRect(region);
+    if (!rect) return undefined;
+    rects.push(rect);
+  }
+  return rects;
+};
 
 /** What is left of a region when others are taken from it: one region, several, or none. */
 export const less = (region: Region, others: readonly Region[]): readonly Region[] => {
   const box = bounds(region.outline);
   const near = others.filter((other) => overlapOfRects(bounds(other.outline), box));
   if (near.length === 0) return [region];
-  const isCovered = near.some((other) => {
-    const rect = other.holes.length === 0 ? asRect(other.outline) : undefined;
-    return rect !== undefined && covers(rect, box);
-  });
-  return isCovered ? [] : regionsFrom(difference(toPaths(region), pathsOf(near), FillRule.NonZero));
+  const rects = allRects(near);
+  if (rects?.some((rect) => covers(rect, box))) return [];
+  const whole = rects && wholeRect(region);
+  const across = whole && lessAcross(whole, rects);
+  return across ?? regionsFrom(difference(toPaths(region), pathsOf(near), FillRule.NonZero));
 };
 
 /** What a rectangle leaves of a region: one region, several, or none. */
 export const without = (region: Region, { x0, y0, x1, y1 }: Rect): readonly Region[] =>
   less(region, [{ outline: rectRing(x0, y0, x1, y1), holes: [] }]);
 
-/** What a region shares with others, taken together. */
+/** What a region shares with others that do not overlap one another. */
 export const common = (region: Region, others: readonly Region[]): readonly Region[] => {
   const box = bounds(region.outline);
   const near = others.filter((other) => overlapOfRects(bounds(other.outline), box));
-  return near.length === 0 ? [] : regionsFrom(intersect(toPaths(region), pathsOf(near), FillRule.NonZero));
+  if (near.length === 0) return [];
+  const rects = allRects(near);
+  if (rects?.some((rect) => covers(rect, box))) return [region];
+  const whole = rects && wholeRect(region);
+  if (whole) return rects.flatMap((rect) => asRegion(overlap(whole, rect)));
+  return regionsFrom(intersect(toPaths(region), pathsOf(near), FillRule.NonZero));
 };
 
 /** Regions as one figure: where they overlap or share a side they become one. */

@@ -30,13 +30,19 @@ export const noiseOver = (window: Rect, pixel: number, seed: number, waveX: numb
         const value = known[base + c] as number;
         between[c] = value + ((known[base + columns + c] as number) - value) * share;
       }
+      // From lattice point to lattice point the value runs straight: it is walked, not asked for at each pixel.
       const step = pixel / stepX;
-      let x = (window.x0 + pixel / 2) / stepX - left;
-      for (let index = 0; index < into.length; index += 1) {
-        const whole = x | 0;
-        const value = between[whole] as number;
-        into[index] = value + ((between[whole + 1] as number) - value) * (x - whole);
-        x += step;
+      const from = (window.x0 + pixel / 2) / stepX - left;
+      for (let index = 0; index < into.length; ) {
+        const x = from + index * step;
+        const cell = Math.floor(x);
+        const end = Math.min(into.length, index + Math.max(1, Math.ceil((cell + 1 - x) / step)));
+        const slope = (between[cell + 1] as number) - (between[cell] as number);
+        let value = (between[cell] as number) + slope * (x - cell);
+        for (; index < end; index += 1) {
+          into[index] = value;
+          value += slope * step;
+        }
       }
     },
   };
