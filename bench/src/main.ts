@@ -55,6 +55,8 @@ const font = (name: string) => new Uint8Array(readFileSync(find.resolve(name)));
 const fonts = {
   text: font('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
   fallback: font('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+  name: font('@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBold.ttf'),
+  hand: font('@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf'),
 };
 
 const document = setOf(60);

@@ -13,6 +13,8 @@ const loadFonts = (): PdfFonts => {
   return {
     text: load('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
     fallback: load('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
+    name: load('@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBold.ttf'),
+    hand: load('@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf'),
   };
 };
 

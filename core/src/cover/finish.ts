@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, type RealUm, realField, UM } from '../measure/index.ts';
 import { PATTERN_NAMES, PATTERNS, type PatternName } from './pattern/index.ts';
+import type { PictureUse } from './picture.ts';
 
 /** A colour of the set's palette. */
 export type Swatch = { readonly id: string; readonly name: string; readonly colour: string };
@@ -16,7 +17,29 @@ export type Art =
       readonly sizes: Readonly<Record<string, RealUm>>;
       readonly inks: readonly (string | null)[];
       readonly seed: number;
-    };
+    }
+  | PictureArt
+  | SignArt;
+
+/** A picture of the maker's own: as wide as she says the real thing is, or fitted to each face. */
+export type PictureArt = Omit<PictureUse, 'width'> & { readonly kind: 'picture'; readonly across: RealUm | null };
+
+/** Words on a ground, fitted into a box of an exact size in the middle of what wears them. */
+export type SignArt = {
+  readonly kind: 'sign';
+  readonly words: string;
+  readonly face: SignFace;
+  readonly align: 'left' | 'middle';
+  readonly ink: string;
+  readonly ground: string;
+  readonly border: boolean;
+  readonly width: RealUm;
+  readonly height: RealUm;
+};
+
+/** The shipped faces that signs are written in. */
+export const SIGN_FACES = ['text', 'name', 'hand'] as const;
+export type SignFace = (typeof SIGN_FACES)[number];
 
 /** Where paper and film come from: the maker's printer; sheets of one size; a roll of one width. How many sheets, or how much of the roll,
  *  lie there, and what one sheet or a metre costs, where that is known. */
@@ -81,9 +104,52 @@ const patternArt = z
     }
   });
 
+const share = z.number().min(0).max(0.95).default(0);
+
+const pictureArt = z
+  .strictObject({
+    kind: z.literal('picture'),
+    picture: z.strictObject({
+      id: z.string().regex(/^[0-9a-f]{64}$/, 'A picture is named by the 64 signs of its sum.'),
+      width: z.number().int().min(1).max(100_000),
+      height: z.number().int().min(1).max(100_000),
+      name: textField(120).default('picture'),
+    }),
+    crop: z.strictObject({ left: share, right: share, top: share, bottom: share }).prefault({}),
+    quarters: z.literal([0, 1, 2, 3]).default(0),
+    tiles: z.enum(['once', 'repeat', 'mirror']).default('repeat'),
+    across: realField({ min: 1 * UM.mm, max: 20 * UM.m })
+      .nullable()
+      .default(null),
+  })
+  .superRefine(({ crop }, context) => {
+    if (crop.left + crop.right > 0.95 || crop.top + crop.bottom > 0.95)
+      context.addIssue({ code: 'custom', path: ['crop'], message: 'At least a twentieth of the picture must be left.' });
+  });
+
+const LINES = 40;
+
+const signArt = z.strictObject({
+  kind: z.literal('sign'),
+  words: z
+    .string()
+    .max(600)
+    .refine((text) => text.split('\n').length <= LINES, `At most ${LINES} lines.`)
+    .refine((text) => !/[\p{Cc}\p{Cs}]/u.test(text.replaceAll('\n', '')), 'There is a sign in these words that cannot be written.'),
+  face: z.enum(SIGN_FACES).default('text'),
+  align: z.enum(['left', 'middle']).default('middle'),
+  ink: textField(60, 1),
+  ground: textField(60, 1),
+  border: z.boolean().default(true),
+  width: realField({ min: 5 * UM.mm, max: 10 * UM.m }),
+  height: realField({ min: 5 * UM.mm, max: 10 * UM.m }),
+});
+
 const artSchema: z.ZodType<Art> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('plain'), ink: textField(60, 1) }),
   patternArt,
+  pictureArt,
+  signArt,
 ]);
 
 const supplySchema: z.ZodType<Supply> = z.discriminatedUnion('kind', [

@@ -10,12 +10,26 @@ export {
   FIRST_PALETTE,
   type Finish,
   finishSchema,
+  SIGN_FACES,
+  type SignFace,
   type Supply,
   type Swatch,
   swatchSchema,
 } from './finish.ts';
 export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';
-export { contrastOf, fillsOf, type Look, lookOf, mainColour, PRINT_PIXEL, paintTones, type Tones } from './look.ts';
+export { contrastOf, fillsOf, type Look, lookOf, mainColour, PRINT_PIXEL, paintTones, type SignLook, type Tones } from './look.ts';
 export { onSurface, outlineOfPaper, type Panel, type Paper, sizeOfPaper } from './paper.ts';
 export { type Fill, PATTERN_NAMES, PATTERNS, type Pattern, type PatternName, type Tint } from './pattern/index.ts';
+export {
+  type Affine,
+  affineAt,
+  affineOf,
+  dotsPerInch,
+  followedBy,
+  GOOD_DPI,
+  LEAST_DPI,
+  type Picture,
+  placesOf,
+  usedPixels,
+} from './picture.ts';
 export { type FaceId, faceAt, facesOf } from './surface.ts';

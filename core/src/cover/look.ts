@@ -1,8 +1,9 @@
 import { assertNever } from '../kit/index.ts';
 import { type Scale, UM } from '../measure/index.ts';
 import type { Rect } from '../shape/index.ts';
-import type { Art, Swatch } from './finish.ts';
+import type { Art, SignFace, Swatch } from './finish.ts';
 import { DRAWINGS, type Fill, isOfTones, PAINTINGS, PATTERNS, type PatternName, type Sizes, type Tint } from './pattern/index.ts';
+import type { PictureUse } from './picture.ts';
 
 /** An art with everything that it is drawn from: sizes in µm at doll size, colours instead of inks. */
 export type Look =
@@ -13,7 +14,22 @@ export type Look =
       readonly sizes: Sizes;
       readonly colours: readonly string[];
       readonly seed: number;
-    };
+    }
+  | ({ readonly kind: 'picture' } & PictureUse)
+  | SignLook;
+
+/** Words in a box of an exact size at doll size, in the middle of what wears them. */
+export type SignLook = {
+  readonly kind: 'sign';
+  readonly lines: readonly string[];
+  readonly face: SignFace;
+  readonly align: 'left' | 'middle';
+  readonly ink: string;
+  readonly ground: string;
+  readonly border: boolean;
+  readonly width: number;
+  readonly height: number;
+};
 
 /** What is seen where a swatch is gone. */
 const NO_COLOUR = '#cfc9c0';
@@ -37,6 +53,22 @@ export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Sca
       });
       return { kind: 'pattern', pattern: art.pattern, sizes, colours, seed: art.seed };
     }
+    case 'picture': {
+      const { across, ...use } = art;
+      return { ...use, width: across === null ? null : (across * doll) / real };
+    }
+    case 'sign': {
+      const { words, ink, ground, width, height, ...rest } = art;
+      const size = (length: number) => (length * doll) / real;
+      return {
+        ...rest,
+        lines: words.split('\n'),
+        ink: colourOf(palette, ink),
+        ground: colourOf(palette, ground),
+        width: size(width),
+        height: size(height),
+      };
+    }
     default:
       return assertNever(art);
   }
@@ -58,13 +90,14 @@ export const tintOf = ({ ink, tone = 0, mix }: Tint, colours: readonly string[])
   return toHex(tone === 0 ? mixed : blend(mixed, tone > 0 ? [255, 255, 255] : [0, 0, 0], Math.abs(tone)));
 };
 
-/** The areas of a look in a window of its pattern, in the order in which they are painted; null for a look of tones, which `paintTones` gives. */
+/** The areas of a look in a window of its pattern, in the order in which they are painted: of a picture the paper, of a sign its ground. Null for
+ *  a look of tones, which `paintTones` gives. */
 export const fillsOf = (look: Look, window: Rect): readonly (Omit<Fill, 'tint'> & { readonly colour: string })[] | null => {
-  if (look.kind === 'plain') {
+  if (look.kind !== 'pattern') {
     const { x0, y0, x1, y1 } = window;
     return [
       {
-        colour: look.colour,
+        colour: look.kind === 'plain' ? look.colour : look.kind === 'sign' ? look.ground : '#ffffff',
         rings: [
           [
             [x0, y0],
@@ -95,7 +128,7 @@ const tonePalette = (colours: readonly string[]): Uint8Array => {
 /** Paints a look of tones over a window, a number for each pixel of an edge of `pixel` µm; null for a look of areas.
  *  The same place has the same tone whatever window it is painted in, so that tiles and faces meet. */
 export const paintTones = (look: Look, window: Rect, pixel: number = PRINT_PIXEL): Tones | null => {
-  if (look.kind === 'plain' || !isOfTones(look.pattern)) return null;
+  if (look.kind !== 'pattern' || !isOfTones(look.pattern)) return null;
   const [width, height] = [window.x1 - window.x0, window.y1 - window.y0].map((length) => Math.max(1, Math.round(length / pixel))) as [
     number,
     number,
@@ -121,6 +154,8 @@ export const contrastOf = (one: string, other: string): number => {
 /** The one colour that stands for a look from afar: of areas the ink that covers most, of tones the middle. */
 export const mainColour = (look: Look): string => {
   if (look.kind === 'plain') return look.colour;
+  if (look.kind === 'sign') return look.ground;
+  if (look.kind === 'picture') return NO_COLOUR;
   const [first, second] = look.colours;
   if (isOfTones(look.pattern)) return toHex(blend(toRgb(first ?? NO_COLOUR), toRgb(second ?? NO_COLOUR), 0.6));
   return (PATTERNS[look.pattern].kind === 'paper' || look.colours.length === 1 ? first : second) ?? NO_COLOUR;

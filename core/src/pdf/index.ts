@@ -1,1 +1,1 @@
-export { type PdfFonts, writePdf } from './writePdf.ts';
+export { type PdfFonts, type PdfPictures, writePdf } from './writePdf.ts';

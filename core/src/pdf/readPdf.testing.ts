@@ -84,4 +84,6 @@ export const shippedFonts = (): PdfFonts => ({
     readFileSync(find.resolve('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf')),
   ),
   fallback: new Uint8Array(readFileSync(find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'))),
+  name: new Uint8Array(readFileSync(find.resolve('@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBold.ttf'))),
+  hand: new Uint8Array(readFileSync(find.resolve('@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf'))),
 });

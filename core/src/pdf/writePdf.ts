@@ -2,14 +2,29 @@
 
 import { zlibSync } from 'fflate';
 import PDFDocument from 'pdfkit';
-import { paintTones } from '../cover/index.ts';
+import { type Affine, paintTones, type SignFace } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { UM } from '../measure/index.ts';
-import { LINE_STYLES, type LineMark, type Mark, type Page, type TextMark, type TonesMark } from '../print/index.ts';
+import {
+  fittedWords,
+  LINE_STYLES,
+  type LineMark,
+  type Mark,
+  type Page,
+  type PictureMark,
+  type TextMark,
+  type TonesMark,
+  type WordsMark,
+} from '../print/index.ts';
 import type { Ring } from '../shape/index.ts';
 
-/** Complete TrueType fonts: the first is used wherever it has every letter of a text, the second otherwise. */
-export type PdfFonts = { readonly text: Uint8Array; readonly fallback: Uint8Array };
+/** Complete TrueType fonts: the first is used wherever it has every letter of a text, the second otherwise. The other two are for signs. */
+export type PdfFonts = { readonly text: Uint8Array; readonly fallback: Uint8Array; readonly name: Uint8Array; readonly hand: Uint8Array };
+
+/** The maker's own pictures, JPEG or PNG, by what they are kept under. */
+export type PdfPictures = ReadonlyMap<string, Uint8Array>;
+
+const NO_PICTURES: PdfPictures = new Map();
 
 type Document = InstanceType<typeof PDFDocument>;
 type FontSource = Parameters<Document['registerFont']>[1];
@@ -96,7 +111,59 @@ const drawTones = (pdf: Document, mark: TonesMark, height: number, known: Images
   pdf.restore();
 };
 
-type Means = { readonly fontFor: (text: string) => string; readonly images: Images };
+type Means = {
+  readonly fontFor: (text: string, face?: SignFace) => string;
+  readonly images: Images;
+  readonly pictures: PdfPictures;
+  readonly opened: Map<string, Embedded>;
+};
+
+/** The library's own image, of which its types say nothing. */
+type Embedded = { readonly label: string; readonly obj: unknown; readonly embed: (pdf: Document) => void };
+
+/** A matrix of the page, whose y runs up, as the library's, whose y runs down. */
+const flipped = ([a, b, c, d, e, f]: Affine, height: number): readonly number[] =>
+  [points(a), -points(b), points(c), -points(d), points(e), points(height - f)].map((value) => Number(value.toFixed(6)));
+
+const drawPicture = (pdf: Document, { picture, matrix }: PictureMark, height: number, { pictures, opened }: Means): void => {
+  const bytes = pictures.get(picture);
+  if (!bytes) return;
+  let image = opened.get(picture);
+  if (!image) {
+    image = (pdf as unknown as { readonly openImage: (bytes: Uint8Array) => Embedded }).openImage(bytes);
+    image.embed(pdf);
+    opened.set(picture, image);
+  }
+  const raw = pdf as unknown as Raw;
+  raw.page.xobjects[image.label] = image.obj;
+  pdf.save();
+  pdf.transform(...(flipped(matrix, height) as Parameters<Document['transform']>));
+  raw.addContent(`/${image.label} Do`);
+  pdf.restore();
+};
+
+/** Words as large as their box lets them be, measured with the very font. */
+const drawWords = (pdf: Document, mark: WordsMark, height: number, { fontFor }: Means): void => {
+  const shown = mark.lines.map((line) => {
+    pdf.font(fontFor(line, mark.face)).fontSize(100);
+    return pdf.widthOfString(line) / 100;
+  });
+  const { size, middles } = fittedWords(shown, mark);
+  const [a, b, c, d, e, f] = mark.matrix;
+  pdf.save();
+  pdf.transform(
+    ...([a, -b, -c, d, points(e), points(height - f)].map((value) => Number(value.toFixed(6))) as unknown as Parameters<
+      Document['transform']
+    >),
+  );
+  mark.lines.forEach((line, index) => {
+    const wide = (shown[index] as number) * size;
+    const x = mark.align === 'middle' ? (mark.width - wide) / 2 : 0;
+    pdf.font(fontFor(line, mark.face)).fontSize(points(size)).fillColor(mark.colour);
+    pdf.text(line, points(x), -points(middles[index] as number), { lineBreak: false, baseline: 'middle' });
+  });
+  pdf.restore();
+};
 
 const drawMarks = (pdf: Document, marks: readonly Mark[], height: number, means: Means): void => {
   for (const mark of marks) {
@@ -113,6 +180,12 @@ const drawMarks = (pdf: Document, marks: readonly Mark[], height: number, means:
         break;
       case 'tones':
         drawTones(pdf, mark, height, means.images);
+        break;
+      case 'picture':
+        drawPicture(pdf, mark, height, means);
+        break;
+      case 'words':
+        drawWords(pdf, mark, height, means);
         break;
       case 'group':
         pdf.save();
@@ -152,6 +225,7 @@ export const writePdf = (
   pages: readonly Page[],
   fonts: PdfFonts,
   title: string,
+  pictures: PdfPictures = NO_PICTURES,
   onPage?: (written: number, count: number) => void,
 ): Promise<Uint8Array<ArrayBuffer>> => {
   const pdf = new PDFDocument({
@@ -164,12 +238,24 @@ export const writePdf = (
   // The types ask for a Buffer; the library takes any byte array.
   pdf.registerFont('text', fonts.text as FontSource);
   pdf.registerFont('fallback', fonts.fallback as FontSource);
-  const known = (pdf.font('text') as unknown as { readonly _font: { readonly font: Knows } })._font.font;
-  const fontFor = (text: string) => ([...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? 'text' : 'fallback');
-  const images: Images = new Map();
+  const faces = new Map<SignFace, Knows>();
+  const faceOf = (face: SignFace): Knows => {
+    const open = faces.get(face);
+    if (open) return open;
+    // Signs are few; their faces are opened, and stand in the file, only where one is written in them.
+    if (face !== 'text') pdf.registerFont(face, fonts[face] as FontSource);
+    const known = (pdf.font(face) as unknown as { readonly _font: { readonly font: Knows } })._font.font;
+    faces.set(face, known);
+    return known;
+  };
+  const fontFor = (text: string, face: SignFace = 'text') => {
+    const known = faceOf(face);
+    return [...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? face : 'fallback';
+  };
+  const means: Means = { fontFor, images: new Map(), pictures, opened: new Map() };
   for (const [index, page] of pages.entries()) {
     pdf.addPage({ size: [points(page.width), points(page.height)], margin: 0 });
-    drawMarks(pdf, page.marks, page.height, { fontFor, images });
+    drawMarks(pdf, page.marks, page.height, means);
     onPage?.(index + 1, pages.length);
   }
   return bytesOf(pdf);

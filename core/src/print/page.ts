@@ -1,5 +1,5 @@
 // µm on paper, origin at the page's lower left corner, y up.
-import type { Iso, Look } from '../cover/index.ts';
+import type { Affine, Iso, Look, SignFace } from '../cover/index.ts';
 import type { Point, Rect, Ring } from '../shape/index.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
@@ -23,10 +23,26 @@ export type FillMark = { readonly kind: 'fill'; readonly colour: string; readonl
 /** A look of tones over a window of its pattern, and where the pattern lies on the page. It is painted by whoever shows it, as finely as needed. */
 export type TonesMark = { readonly kind: 'tones'; readonly look: Look; readonly window: Rect; readonly place: Iso };
 
+/** A maker's own picture: `matrix` brings its unit square, y up, to the page. */
+export type PictureMark = { readonly kind: 'picture'; readonly picture: string; readonly matrix: Affine };
+
+/** Lines of words, as large as a box of `width` × `height` lets them be; `matrix` brings the box, its lower left corner at the origin, to the
+ *  page. Whoever draws them measures them with the very face. */
+export type WordsMark = {
+  readonly kind: 'words';
+  readonly lines: readonly string[];
+  readonly face: SignFace;
+  readonly align: 'left' | 'middle';
+  readonly colour: string;
+  readonly width: number;
+  readonly height: number;
+  readonly matrix: Affine;
+};
+
 /** Marks of which only what lies inside the clip is seen, by the even-odd rule. */
 export type GroupMark = { readonly kind: 'group'; readonly clip: readonly Ring[]; readonly marks: readonly Mark[] };
 
-export type Mark = LineMark | TextMark | FillMark | TonesMark | GroupMark;
+export type Mark = LineMark | TextMark | FillMark | TonesMark | PictureMark | WordsMark | GroupMark;
 
 /** Something to be printed at true size, its lower left corner at the origin; the tag is what pages are found by. */
 export type Drawing = {
@@ -67,4 +83,18 @@ export const fitText = (text: string, size: number, width: number): string => {
   const room = Math.floor(width / (size * LETTER_WIDTH));
   const signs = [...text];
   return signs.length <= room ? text : `${signs.slice(0, Math.max(0, room - 1)).join('')}…`;
+};
+
+/** Lines stand this much of their size apart. */
+export const LINE_HEIGHT = 1.2;
+
+/** How large words are written so that they fill a box, and where each line's middle lies from its lower edge.
+ *  Shape: the lines' widths at size 1, the box → the size and one height for each line. */
+export const fittedWords = (
+  widths: readonly number[],
+  { width, height }: { readonly width: number; readonly height: number },
+): { readonly size: number; readonly middles: readonly number[] } => {
+  const size = Math.min(width / Math.max(1e-6, ...widths), height / (LINE_HEIGHT * widths.length));
+  const whole = size * LINE_HEIGHT * widths.length;
+  return { size, middles: widths.map((_, line) => (height + whole) / 2 - (line + 0.5) * size * LINE_HEIGHT) };
 };

@@ -1,6 +1,20 @@
 // µm on paper. A covering as it is printed: its pattern at the right place, cut lines, ticks where it is scored, and its name beside it.
-import { fillsOf, inverse, type Look, moveBy, outlineOfPaper, type Paper, sizeOfPaper } from '../cover/index.ts';
-import { bounds, grown, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import {
+  type Affine,
+  affineAt,
+  affineOf,
+  fillsOf,
+  followedBy,
+  inverse,
+  type Look,
+  moveBy,
+  outlineOfPaper,
+  type Paper,
+  placesOf,
+  type SignLook,
+  sizeOfPaper,
+} from '../cover/index.ts';
+import { bounds, grown, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
 import { type Drawing, fitText, line, type Mark } from './page.ts';
 import { moved } from './place.ts';
 
@@ -35,16 +49,51 @@ const touches = (ring: Ring, box: Rect): boolean => {
   return x0 < box.x1 && x1 > box.x0 && y0 < box.y1 && y1 > box.y0;
 };
 
-/** The pattern of a paper within a rectangle of it. */
+/** The rectangle of the pattern that a paper's first panel fills: what pictures are fitted to and signs stand in the middle of. */
+export const mainOn = ({ panels, art }: Paper): Rect => bounds((panels[0]?.region.outline ?? []).map((point) => moveBy(art, point)));
+
+const signMarks = ({ lines, face, align, ink, border, width, height }: SignLook, fit: Rect, place: Affine): readonly Mark[] => {
+  const [x0, y0] = [(fit.x0 + fit.x1 - width) / 2, (fit.y0 + fit.y1 - height) / 2];
+  const edge = Math.min(width, height) * 0.025;
+  const frame = (inset: number): Ring =>
+    rectRing(x0 + inset, y0 + inset, x0 + width - inset, y0 + height - inset).map((point) => affineAt(place, point));
+  const room = border ? edge * 4 : edge;
+  const words: Mark = {
+    kind: 'words',
+    lines,
+    face,
+    align,
+    colour: ink,
+    width: width - 2 * room,
+    height: height - 2 * room,
+    matrix: followedBy([1, 0, 0, 1, x0 + room, y0 + room], place),
+  };
+  return border ? [{ kind: 'fill', colour: ink, rings: [frame(edge), frame(edge * 2)] }, words] : [words];
+};
+
+/** The art of a paper within a rectangle of it. */
 export const artMarks = (paper: Paper, look: Look, box: Rect): readonly Mark[] => {
   const window = windowOn(box, paper);
   const place = inverse(paper.art);
   const fills = fillsOf(look, window);
   if (!fills) return [{ kind: 'tones', look, window, place }];
-  return fills.flatMap(({ colour, rings }): readonly Mark[] => {
+  const areas = fills.flatMap(({ colour, rings }): readonly Mark[] => {
     const here = rings.map((ring) => ring.map((point) => moveBy(place, point))).filter((ring) => touches(ring, box));
     return here.length > 0 ? [{ kind: 'fill', colour, rings: here }] : [];
   });
+  const affine = affineOf(place);
+  if (look.kind === 'sign') return [...areas, ...signMarks(look, mainOn(paper), affine)];
+  if (look.kind !== 'picture') return areas;
+  return [
+    ...areas,
+    ...placesOf(look, window, mainOn(paper)).map(
+      ({ matrix, clip }): Mark => ({
+        kind: 'group',
+        clip: [clip.map((point) => affineAt(affine, point))],
+        marks: [{ kind: 'picture', picture: look.picture.id, matrix: followedBy(matrix, affine) }],
+      }),
+    ),
+  ];
 };
 
 const tick = (from: Point, to: Point): Mark => {

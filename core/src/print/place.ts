@@ -1,9 +1,9 @@
 // µm. Moves, turns and clips what is drawn.
 
-import { after, type Iso } from '../cover/index.ts';
+import { affineOf, after, followedBy, type Iso } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { bounds, type Point, type Rect, type Ring, rectRing } from '../shape/index.ts';
-import { type FillMark, type GroupMark, line, type Mark, type TonesMark } from './page.ts';
+import { line, type Mark } from './page.ts';
 
 /** A move of the page; `iso` says the same as `point`. */
 type Move = { readonly point: (point: Point) => Point; readonly iso: Iso; readonly quarterTurn: boolean };
@@ -19,6 +19,9 @@ const mapped = (mark: Mark, move: Move): Mark => {
       return { ...mark, rings: rings(mark.rings) };
     case 'tones':
       return { ...mark, place: after(mark.place, move.iso) };
+    case 'picture':
+    case 'words':
+      return { ...mark, matrix: followedBy(mark.matrix, affineOf(move.iso)) };
     case 'group':
       return { ...mark, clip: rings(mark.clip), marks: mark.marks.map((each) => mapped(each, move)) };
     default:
@@ -55,7 +58,7 @@ const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Poi
 };
 
 /** Areas stay whole and are looked at through the window; those beside it are dropped. */
-const clippedArea = (mark: FillMark | TonesMark | GroupMark, window: Rect): readonly Mark[] => {
+const clippedArea = (mark: Exclude<Mark, { readonly kind: 'line' | 'text' }>, window: Rect): readonly Mark[] => {
   if (mark.kind === 'group') {
     const boxes = mark.clip.map(bounds);
     const beside = boxes.every((box) => box.x1 <= window.x0 || box.x0 >= window.x1 || box.y1 <= window.y0 || box.y0 >= window.y1);

@@ -1,7 +1,7 @@
 // µm, doll size. What a careful maker would notice about papers and paints.
-import { contrastOf, type Finish, type Look, mainColour, PATTERNS } from '../cover/index.ts';
+import { contrastOf, type Finish, GOOD_DPI, LEAST_DPI, type Look, mainColour, PATTERNS } from '../cover/index.ts';
 import { type DollUm, dollUm, UM } from '../measure/index.ts';
-import { type DerivedCovering, deriveCoverings, looksOf } from './coverings.ts';
+import { type DerivedCovering, deriveCoverings, dotsOn, looksOf } from './coverings.ts';
 import type { DerivedPiece, DerivedSet } from './derive.ts';
 import type { Piece, SetDocument } from './document.ts';
 import type { Edit } from './edit.ts';
@@ -130,6 +130,31 @@ const tooFine = ({ document, coverings, looks }: Dressed): readonly Finding[] =>
     ];
   });
 
+/** Pictures of too few dots: under the least they are not printed, under the good they are, with a warning. */
+const coarse = ({ document, coverings, looks }: Dressed): readonly Finding[] =>
+  document.finishes.flatMap((finish): readonly Finding[] => {
+    const look = looks.get(finish.id);
+    if (look?.kind !== 'picture') return [];
+    let worst: { readonly dots: number; readonly piece: string } | undefined;
+    for (const { id, covering } of coverings) {
+      for (const paper of covering.papers) {
+        const dots = paper.wear.finish === finish.id && paper.how !== 'strip' ? dotsOn(paper, look) : Number.POSITIVE_INFINITY;
+        if (dots < GOOD_DPI && dots < (worst?.dots ?? Number.POSITIVE_INFINITY)) worst = { dots, piece: id };
+      }
+    }
+    if (!worst) return [];
+    return [
+      {
+        code: 'picture-too-coarse',
+        severity: worst.dots < LEAST_DPI ? 'error' : 'warning',
+        paper: finish.name,
+        numbers: { dots: Math.floor(worst.dots), least: LEAST_DPI, good: GOOD_DPI },
+        where: { pieceId: worst.piece },
+        mend: null,
+      },
+    ];
+  });
+
 /** Joins of two sheets on something that is looked at. */
 const seams = ({ document, needs }: Dressed): readonly Finding[] =>
   needs.flatMap((need): readonly Finding[] => {
@@ -219,7 +244,7 @@ const colours = (dressed: Dressed): readonly Finding[] => {
   });
 };
 
-const JUDGES = [short, seams, rawEdges, tooFine, colours] as const;
+const JUDGES = [coarse, short, seams, rawEdges, tooFine, colours] as const;
 
 /** All findings about what a set wears. */
 export const coverFindings = (

@@ -1,8 +1,20 @@
 // µm, doll size. From what pieces wear to their papers and paint, for the whole set.
 import type { Part } from '../assembly/index.ts';
-import { type Covering, coverPiece, type Finish, type Look, lookOf, PATTERNS, type Paper, type Surface } from '../cover/index.ts';
-import { fieldOf, type PaperSheet } from '../print/index.ts';
-import { normalOf, type Vec3 } from '../shape/index.ts';
+import {
+  type Covering,
+  coverPiece,
+  dotsPerInch,
+  type Finish,
+  LEAST_DPI,
+  type Look,
+  lookOf,
+  PATTERNS,
+  type Paper,
+  placesOf,
+  type Surface,
+} from '../cover/index.ts';
+import { fieldOf, mainOn, type PaperSheet } from '../print/index.ts';
+import { bounds, normalOf, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { Piece, SetDocument } from './document.ts';
 
@@ -81,6 +93,18 @@ export const paperName = (paper: Paper, covering: Covering, made: MadePiece): { 
 export const looksOf = (document: SetDocument, derived: DerivedSet): ReadonlyMap<string, Look> =>
   new Map(document.finishes.map((finish) => [finish.id, lookOf(finish.art, document.palette, derived.scale)]));
 
+/** How many dots to the inch a maker's picture has on a paper; Infinity for what is drawn. */
+export const dotsOn = (paper: Paper, look: Look): number => {
+  if (look.kind !== 'picture') return Number.POSITIVE_INFINITY;
+  const [place] = placesOf(look, { x0: 0, y0: 0, x1: 1, y1: 1 }, mainOn(paper));
+  if (!place) return Number.POSITIVE_INFINITY;
+  const { x0, x1 } = bounds(place.clip);
+  return dotsPerInch(look, x1 - x0);
+};
+
+/** A picture that would be a blur is not printed; the finding says why. */
+const tooCoarse = (paper: Paper, look: Look): boolean => dotsOn(paper, look) < LEAST_DPI;
+
 /** The papers that the maker's own printer prints, piece by piece. */
 export const printedPapers = (
   document: SetDocument,
@@ -96,7 +120,8 @@ export const printedPapers = (
     return covering.papers.flatMap((paper): readonly PaperSheet[] => {
       const finish = finishes.get(paper.wear.finish ?? '');
       const look = finish && looks.get(finish.id);
-      return look && finish.supply.kind === 'printed' ? [{ ...paperName(paper, covering, made), paper, look }] : [];
+      if (!look || finish.supply.kind !== 'printed' || tooCoarse(paper, look)) return [];
+      return [{ ...paperName(paper, covering, made), paper, look }];
     });
   });
 };
@@ -104,7 +129,7 @@ export const printedPapers = (
 /** For those who paint or draw by hand: how far apart the lines of a pattern of rows are at doll size, and by how much every other row is
  *  shifted; null for patterns without rows. */
 export const rulerGrid = (look: Look): { readonly up: number; readonly across: number; readonly shift: number } | null => {
-  if (look.kind === 'plain') return null;
+  if (look.kind !== 'pattern') return null;
   const pattern = PATTERNS[look.pattern];
   const repeat = pattern.repeat(look.sizes);
   const up = pattern.course?.(look.sizes);

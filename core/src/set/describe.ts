@@ -155,6 +155,18 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         reach > 0 ? ` What is there covers the lower ${show(reach)} of ${finding.piece || 'it'}: a rail would hide where it ends.` : '';
       return { title: 'Not enough paper', reason: `${capital(finding.paper)}: ${amount(needed)} needed, ${amount(has)} there.${goes}` };
     }
+    case 'picture-too-coarse': {
+      const { dots, least, good } = finding.numbers;
+      return dots < least
+        ? {
+            title: 'Too coarse to print',
+            reason: `${capital(finding.paper)} has ${dots} dots to the inch at this size; under ${least} it would be a blur, and is left out of the pages. Use a larger picture, or show it smaller.`,
+          }
+        : {
+            title: 'It will look soft',
+            reason: `${capital(finding.paper)} has ${dots} dots to the inch at this size; ${good} look sharp.`,
+          };
+    }
     case 'raw-edges':
       return { title: 'Raw edges show', reason: `${show(finding.numbers.length)} of board edges stay uncovered beside what is covered.` };
     case 'pattern-too-fine':

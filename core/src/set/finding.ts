@@ -43,6 +43,7 @@ export type FindingCase =
   | ({ readonly code: 'paper-short'; readonly paper: string; readonly piece: string; readonly roll: boolean } & Numbers<
       'needed' | 'has' | 'reach'
     >)
+  | ({ readonly code: 'picture-too-coarse'; readonly paper: string } & Numbers<'dots' | 'least' | 'good'>)
   | ({ readonly code: 'raw-edges' } & Numbers<'length'>)
   | ({ readonly code: 'pattern-too-fine'; readonly paper: string; readonly what: string } & Numbers<'size' | 'finest'>)
   | ({ readonly code: 'seams'; readonly paper: string } & Numbers<'seams' | 'off'>)

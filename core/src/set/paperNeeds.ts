@@ -44,9 +44,9 @@ type Cut = { readonly id: string; readonly width: number; readonly height: numbe
 
 /** After how much the pattern begins anew on a sheet, across and up, where it does. */
 const repeatOf = (look: Look | undefined): { readonly x: number; readonly y: number } | null =>
-  !look || look.kind === 'plain' ? null : PATTERNS[look.pattern].repeat(look.sizes);
+  look?.kind !== 'pattern' ? null : PATTERNS[look.pattern].repeat(look.sizes);
 
-const isDirected = (art: Art): boolean => art.kind === 'pattern' && PATTERNS[art.pattern].isDirected;
+const isDirected = (art: Art): boolean => (art.kind === 'pattern' ? PATTERNS[art.pattern].isDirected : art.kind !== 'plain');
 
 /** Which way a paper's pattern runs on it: as on the sheet, or a quarter turned. */
 const isTurned = ({ art }: Paper): boolean => Math.abs(art.sin) > Math.abs(art.cos);

@@ -8,6 +8,9 @@ export type Failure =
   | StoreError
   | { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] }
   | { readonly code: 'bad-request'; readonly issues: readonly ReadIssue[] }
+  | { readonly code: 'picture-too-large'; readonly megabytes: number }
+  | { readonly code: 'picture-too-many-pixels'; readonly megapixels: number }
+  | { readonly code: 'picture-unreadable' | 'picture-of-other-kind' }
   | { readonly code: 'wrong-phrase' | 'too-many-tries'; readonly seconds: number }
   | { readonly code: 'not-found' | 'body-too-large' | 'not-json' | 'foreign-host' | 'foreign-origin' | 'pass-phrase-needed' | 'internal' };
 
@@ -16,6 +19,11 @@ const STATUS: Readonly<Record<Failure['code'], number>> = {
   'revision-not-found': 404,
   'preset-not-found': 404,
   'too-many-presets': 409,
+  'picture-not-found': 404,
+  'picture-too-large': 413,
+  'picture-too-many-pixels': 413,
+  'picture-unreadable': 422,
+  'picture-of-other-kind': 415,
   'not-found': 404,
   'stale-revision': 409,
   'storage-full': 507,

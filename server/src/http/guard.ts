@@ -36,7 +36,11 @@ const isOwn = (origin: string, host: string, site: string): boolean => {
   }
 };
 
-/** Refuses foreign hosts always, foreign origins wherever something would change, and bodies that are not plain JSON. */
+/** Where pictures are brought in. */
+const PICTURES = '/api/pictures';
+
+/** Refuses foreign hosts always, foreign origins wherever something would change, and bodies that are not plain JSON, or a picture where
+ *  one is taken. */
 export const guard =
   (answersTo: (host: string) => boolean): Middleware =>
   async (context, next) => {
@@ -48,6 +52,8 @@ export const guard =
     const hasBody = context.get('transfer-encoding') !== '' || Number(context.get('content-length') || 0) > 0;
     // Our pages send nothing packed; whoever does may mean a body that unpacks without end.
     const packed = !['', 'identity'].includes(context.get('content-encoding'));
-    if (packed || (hasBody && !context.is('application/json'))) return answerFailure(context, { code: 'not-json' });
+    // A picture comes as it is; its kind no form of another site can send unasked.
+    const plain = context.path === PICTURES ? context.is('image/*') : context.is('application/json');
+    if (packed || (hasBody && !plain)) return answerFailure(context, { code: 'not-json' });
     return next();
   };

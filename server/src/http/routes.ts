@@ -19,6 +19,7 @@ import {
   setAway,
 } from '../store/index.ts';
 import { answerFailure, type Failure } from './failure.ts';
+import { showPicture, takePicture } from './pictures.ts';
 import { readBody } from './readBody.ts';
 
 const LAST_REVISION = 2_147_483_646;
@@ -118,6 +119,8 @@ export const routes = (store: Store, clock: () => Date): Router => {
   router.delete('/presets/:id', async (context) => {
     answer(context, await forgetPreset(store, named(context)));
   });
+  router.post('/pictures', (context) => takePicture(context, store, clock));
+  router.get('/pictures/:id', (context) => showPicture(context, store, named(context)));
   router.all('/{*rest}', (context) => answerFailure(context, { code: 'not-found' }));
   return router;
 };

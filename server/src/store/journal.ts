@@ -17,7 +17,17 @@ export type Entry =
   | { readonly kind: 'away'; readonly id: string; readonly at: string | null }
   | { readonly kind: 'purge'; readonly ids: readonly string[] }
   | { readonly kind: 'preset'; readonly id: string; readonly name: string; readonly at: string; readonly piece: unknown }
-  | { readonly kind: 'forget'; readonly id: string };
+  | { readonly kind: 'forget'; readonly id: string }
+  | {
+      readonly kind: 'picture';
+      readonly id: string;
+      readonly mime: string;
+      readonly width: number;
+      readonly height: number;
+      readonly at: string;
+      /** In base 64. */
+      readonly bytes: string;
+    };
 
 export type Numbered = { readonly number: number; readonly entry: Entry };
 

@@ -1,4 +1,4 @@
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -41,5 +41,17 @@ export const presets = pgTable('presets', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   piece: jsonb('piece').notNull(),
+  createdAt: moment('created_at').notNull().defaultNow(),
+});
+
+const bytes = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' });
+
+/** Pictures that a maker brought in, under the sum of what is kept: upright, JPEG or PNG. They are never changed. */
+export const pictures = pgTable('pictures', {
+  id: text('id').primaryKey(),
+  mime: text('mime').notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  bytes: bytes('bytes').notNull(),
   createdAt: moment('created_at').notNull().defaultNow(),
 });

@@ -6,7 +6,7 @@ import { err, type Result } from '@parlor/core/kit';
 import { eq, sql } from 'drizzle-orm';
 import { type Database, type Db, databaseIn } from './database.ts';
 import { type Entry, type Journal, type Numbered, openJournal, readJournal } from './journal.ts';
-import { marks, presets, revisions, sets } from './schema.ts';
+import { marks, pictures, presets, revisions, sets } from './schema.ts';
 
 /** Where sets are kept. Without a journal (on a database server, which syncs by itself) only the database is written. */
 export type Store = { readonly db: Db; readonly record: (tx: Db, entry: Entry) => Promise<void>; readonly close: () => Promise<void> };
@@ -17,6 +17,7 @@ export type StoreError =
   | { readonly code: 'stale-revision'; readonly id: string; readonly revision: number }
   | { readonly code: 'preset-not-found'; readonly id: string }
   | { readonly code: 'too-many-presets'; readonly most: number }
+  | { readonly code: 'picture-not-found'; readonly id: string }
   | { readonly code: 'storage-full' };
 
 const JOURNAL_MARK = 'journal';
@@ -44,6 +45,12 @@ const doAgain = async (tx: Db, entry: Entry): Promise<void> => {
   }
   if (entry.kind === 'forget') {
     await tx.delete(presets).where(eq(presets.id, entry.id));
+    return;
+  }
+  if (entry.kind === 'picture') {
+    const { id, mime, width, height } = entry;
+    const kept = { id, mime, width, height, bytes: new Uint8Array(Buffer.from(entry.bytes, 'base64')), createdAt: new Date(entry.at) };
+    await tx.insert(pictures).values(kept).onConflictDoNothing();
     return;
   }
   if (entry.kind === 'preset') {

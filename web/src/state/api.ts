@@ -25,6 +25,8 @@ export type ApiError = {
   readonly code: string;
   readonly revision?: number;
   readonly seconds?: number;
+  readonly megabytes?: number;
+  readonly megapixels?: number;
   readonly issues?: readonly { path: string; message: string }[];
 };
 
@@ -54,6 +56,28 @@ const request = async <T>(method: string, path: string, body?: unknown): Promise
   }
 };
 
+/** What the server keeps of a picture that was brought in. */
+export type KeptPicture = { readonly id: string; readonly width: number; readonly height: number };
+
+/** A large picture over a slow line takes its time. */
+const LONGEST_PICTURE = 120_000;
+
+const sendPicture = async (file: Blob): Promise<ApiResult<KeptPicture>> => {
+  try {
+    const response = await fetch('/api/pictures', {
+      method: 'POST',
+      signal: AbortSignal.timeout(LONGEST_PICTURE),
+      headers: { 'content-type': file.type || 'image/*' },
+      body: file,
+    });
+    const data = await response.json();
+    if (response.status === 401) locked();
+    return response.ok ? { ok: true, value: data } : { ok: false, error: data.error ?? { code: 'internal' } };
+  } catch {
+    return { ok: false, error: { code: 'offline' } };
+  }
+};
+
 const setPath = (id: string): string => `/sets/${encodeURIComponent(id)}`;
 
 export const api = {
@@ -70,6 +94,7 @@ export const api = {
   presets: () => request<{ presets: readonly OwnPreset[] }>('GET', '/presets'),
   keepPreset: (piece: Piece) => request<{ id: string }>('POST', '/presets', { piece }),
   forgetPreset: (id: string) => request<{ id: string }>('DELETE', `/presets/${encodeURIComponent(id)}`),
+  sendPicture,
   door: () => request<{ needed: boolean; inside: boolean }>('GET', '/door'),
   knock: (phrase: string) => request<{ inside: boolean }>('POST', '/door', { phrase }),
   leave: () => request<{ inside: boolean }>('DELETE', '/door'),

@@ -1,6 +1,6 @@
 import './deriving.ts';
 
-export { type AwaySummary, api, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
+export { type ApiError, type AwaySummary, api, type KeptPicture, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
 export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useCovering, useDerivedPiece, useEdit, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';

@@ -2,6 +2,8 @@
 
 import '../noEval.ts';
 import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import nameFont from '@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBold.ttf?url';
+import handFont from '@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
 import { boardsSvg, type Page, planPages } from '@parlor/core/print';
@@ -67,14 +69,37 @@ const solver = (): Promise<Solver | undefined> => {
 
 const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
+/** The ids of the maker's own pictures among marks. */
+const picturesIn = (marks: Page['marks']): readonly string[] =>
+  marks.flatMap((mark) => (mark.kind === 'picture' ? [mark.picture] : mark.kind === 'group' ? picturesIn(mark.marks) : []));
+
+/** The maker's own pictures that stand on pages; one that cannot be had is left white. */
+const picturesOn = async (pages: readonly Page[]): Promise<ReadonlyMap<string, Uint8Array>> => {
+  const ids = [...new Set(pages.flatMap(({ marks }) => picturesIn(marks)))];
+  const had = await Promise.all(
+    ids.map(async (id) => {
+      const response = await fetch(`/api/pictures/${id}`).catch(() => undefined);
+      return response?.ok ? [[id, new Uint8Array(await response.arrayBuffer())] as const] : [];
+    }),
+  );
+  return new Map(had.flat());
+};
+
 /** The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted. */
 const pdfOf = async (
   pages: readonly Page[],
   title: string,
   onPage: (written: number, count: number) => void = () => undefined,
 ): Promise<Uint8Array<ArrayBuffer>> => {
-  const [{ writePdf }, text, fallback] = await Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont)]);
-  return writePdf(pages, { text, fallback }, title, onPage);
+  const [{ writePdf }, text, fallback, name, hand, pictures] = await Promise.all([
+    import('@parlor/core/pdf'),
+    fetchFont(textFont),
+    fetchFont(fallbackFont),
+    fetchFont(nameFont),
+    fetchFont(handFont),
+    picturesOn(pages),
+  ]);
+  return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage);
 };
 
 const work = {

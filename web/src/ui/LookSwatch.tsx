@@ -1,6 +1,7 @@
 import { type Look, PATTERNS } from '@parlor/core/cover';
 import { useEffect, useRef } from 'react';
 import { drawLook } from './lookCanvas.ts';
+import { usePicturesCame } from './pictures.ts';
 
 type Props = {
   readonly look: Look /** In millimetres; on most screens it is shown at true size. */;
@@ -15,7 +16,8 @@ const PER_MM = 96 / 25.4;
 
 /** How many millimetres of a pattern have to be seen to know it: one and a half times what begins anew. */
 const toKnow = (look: Look): number => {
-  if (look.kind === 'plain') return 0;
+  if (look.kind === 'sign') return (1.1 * Math.max(look.width, look.height * 1.4)) / 1000;
+  if (look.kind !== 'pattern') return look.kind === 'picture' && look.width !== null ? look.width / 1000 : 0;
   const repeat = PATTERNS[look.pattern].repeat(look.sizes);
   return (1.5 * (repeat ? Math.max(repeat.x, repeat.y) : Math.max(...Object.values(look.sizes)))) / 1000;
 };
@@ -23,15 +25,17 @@ const toKnow = (look: Look): number => {
 /** A snippet of a look, its lower left corner the pattern's origin: at true size, or with `whole` as much smaller as it takes to show what it is. */
 export const LookSwatch = ({ look, width, height, whole = false, className }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const came = usePicturesCame();
   useEffect(() => {
     const current = canvas.current;
+    if (came < 0) return;
     if (!current) return;
     const fine = PER_MM * Math.min(2, window.devicePixelRatio || 1);
     current.width = Math.round(width * fine);
     current.height = Math.round(height * fine);
     const shown = whole ? Math.max(width, toKnow(look)) : width;
     drawLook(current, look, { x0: 0, y0: 0, x1: shown * 1000, y1: ((shown * height) / width) * 1000 });
-  }, [look, width, height, whole]);
+  }, [look, width, height, whole, came]);
   // A canvas without words in it says nothing to those who cannot see it; its button names it.
   return <canvas ref={canvas} className={className} style={{ width: `${width}mm`, height: `${height}mm` }} />;
 };

@@ -1,7 +1,8 @@
-import { LINE_STYLES, type Mark } from '@parlor/core/print';
+import { fittedWords, LINE_STYLES, type Mark } from '@parlor/core/print';
 import type { Ring } from '@parlor/core/shape';
 import { Fragment, useId } from 'react';
-import { tonesUrl } from './lookCanvas.ts';
+import { fontOf, tonesUrl, widthsOf } from './lookCanvas.ts';
+import { pictureUrl } from './pictures.ts';
 
 const mm = (um: number): number => Math.round(um) / 1000;
 
@@ -18,6 +19,29 @@ const Group = ({ mark, height }: { readonly mark: Mark & { kind: 'group' }; read
         <path d={pathOf(mark.clip, height)} clipRule="evenodd" />
       </clipPath>
       <Marks marks={mark.marks} height={height} />
+    </g>
+  );
+};
+
+const Words = ({ mark, height }: { readonly mark: Mark & { kind: 'words' }; readonly height: number }) => {
+  const { lines, face, align, colour, width, matrix } = mark;
+  const widths = widthsOf(lines, face);
+  const { size, middles } = fittedWords(widths, mark);
+  const [a, b, c, d, e, f] = matrix;
+  return (
+    <g transform={`matrix(${a} ${-b} ${-c} ${d} ${mm(e)} ${mm(height - f)})`} fill={colour}>
+      {lines.map((line, index) => (
+        <text
+          key={index}
+          x={mm(align === 'middle' ? width / 2 : 0)}
+          y={-mm(middles[index] as number)}
+          textAnchor={align === 'middle' ? 'middle' : 'start'}
+          dominantBaseline="central"
+          style={{ font: fontOf(face, mm(size)) }}
+        >
+          {line}
+        </text>
+      ))}
     </g>
   );
 };
@@ -69,6 +93,21 @@ const Drawn = ({ mark, height }: { readonly mark: Mark; readonly height: number 
         />
       );
     }
+    case 'picture': {
+      const [a, b, c, d, e, f] = mark.matrix;
+      // The unit square's y runs up, the picture's down.
+      return (
+        <image
+          href={pictureUrl(mark.picture)}
+          width={1}
+          height={1}
+          preserveAspectRatio="none"
+          transform={`matrix(${[a, -b, -c, d, c + e, height - d - f].map((value) => value / 1000).join(' ')})`}
+        />
+      );
+    }
+    case 'words':
+      return <Words mark={mark} height={height} />;
     case 'group':
       return <Group mark={mark} height={height} />;
   }

@@ -76,6 +76,16 @@ const around = (corners: readonly Corner[], grown: Rect | undefined): Rect => {
 const MOST = 2048;
 const FINE = 6;
 
+const pictureOf = (look: Look, window: Rect): HTMLCanvasElement => {
+  const [width, height] = [(window.x1 - window.x0) / 1000, (window.y1 - window.y0) / 1000];
+  const scale = Math.min(FINE, MOST / Math.max(width, height, 1));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(width * scale));
+  canvas.height = Math.max(1, Math.round(height * scale));
+  drawLook(canvas, look, window);
+  return canvas;
+};
+
 /** The clothes of a piece. Shape: what covers it and the looks of its finishes → a cloth for each face that wears something. Faces that wear the
  *  same share one picture, as large as the part of the pattern that they show. */
 export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, looks: ReadonlyMap<string, Look>): readonly Cloth[] => {
@@ -87,36 +97,36 @@ export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, look
     const bent = surface.run !== null && surface.run.points.length > 2;
     return [{ surface, wear, corners: bent ? bentCorners(surface, assembly, art) : flatCorners(surface, art) }];
   });
+  // What is fitted to a face has a picture of its own for each; everything else shares one for each finish.
+  const keyOf = ({ wear }: Dressed, index: number): string => {
+    const look = looks.get(wear.finish ?? '');
+    const fitted = look?.kind === 'sign' || (look?.kind === 'picture' && look.width === null);
+    return fitted ? `${wear.finish} ${index}` : (wear.finish ?? '');
+  };
+  const shown = dressed.filter(({ corners }) => corners.length > 0);
   const windows = new Map<string, Rect>();
-  for (const { wear, corners } of dressed) windows.set(wear.finish ?? '', around(corners, windows.get(wear.finish ?? '')));
+  shown.forEach((each, index) => {
+    const key = keyOf(each, index);
+    windows.set(key, around(each.corners, windows.get(key)));
+  });
   const canvases = new Map<string, HTMLCanvasElement>();
-  for (const [finish, window] of windows) {
-    const look = looks.get(finish) as Look;
-    if (look.kind === 'plain') continue;
-    const [width, height] = [(window.x1 - window.x0) / 1000, (window.y1 - window.y0) / 1000];
-    const scale = Math.min(FINE, MOST / Math.max(width, height, 1));
-    const canvas = document.createElement('canvas');
-    canvas.width = Math.max(1, Math.round(width * scale));
-    canvas.height = Math.max(1, Math.round(height * scale));
-    drawLook(canvas, look, window);
-    canvases.set(finish, canvas);
-  }
-  return dressed
-    .filter(({ corners }) => corners.length > 0)
-    .map(({ surface, wear, corners }): Cloth => {
-      const window = windows.get(wear.finish ?? '') as Rect;
-      const look = looks.get(wear.finish ?? '') as Look;
-      return {
-        part: surface.part,
-        positions: Float32Array.from(corners.flatMap(({ at }) => at.map((value) => value / 1000))),
-        uvs: Float32Array.from(
-          corners.flatMap(({ pattern: [x, y] }) => [
-            (x - window.x0) / (window.x1 - window.x0 || 1),
-            (y - window.y0) / (window.y1 - window.y0 || 1),
-          ]),
-        ),
-        canvas: canvases.get(wear.finish ?? '') ?? null,
-        colour: look.kind === 'plain' ? look.colour : '#ffffff',
-      };
-    });
+  return shown.map((each, index): Cloth => {
+    const { surface, wear, corners } = each;
+    const key = keyOf(each, index);
+    const window = windows.get(key) as Rect;
+    const look = looks.get(wear.finish ?? '') as Look;
+    if (look.kind !== 'plain' && !canvases.has(key)) canvases.set(key, pictureOf(look, window));
+    return {
+      part: surface.part,
+      positions: Float32Array.from(corners.flatMap(({ at }) => at.map((value) => value / 1000))),
+      uvs: Float32Array.from(
+        corners.flatMap(({ pattern: [x, y] }) => [
+          (x - window.x0) / (window.x1 - window.x0 || 1),
+          (y - window.y0) / (window.y1 - window.y0 || 1),
+        ]),
+      ),
+      canvas: canvases.get(key) ?? null,
+      colour: look.kind === 'plain' ? look.colour : '#ffffff',
+    };
+  });
 };

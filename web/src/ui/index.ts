@@ -17,6 +17,7 @@ export { Picker } from './Picker.tsx';
 export { canDrawModel, PieceModel } from './PieceModel.tsx';
 export { PiecePicture } from './PiecePicture.tsx';
 export { PieceTickets } from './PieceTickets.tsx';
+export { pictureUrl, usePicturesCame } from './pictures.ts';
 export { SetScene } from './SetScene.tsx';
 export { Sheet } from './Sheet.tsx';
 export { Size } from './Size.tsx';

@@ -1,10 +1,11 @@
-import { type Finish, PATTERN_NAMES, PATTERNS, type PatternName } from '@parlor/core/cover';
+import { type Art, type Finish, PATTERN_NAMES, PATTERNS, type PatternName } from '@parlor/core/cover';
 import { dollUm, realUm, showLength, UM } from '@parlor/core/measure';
 import { rulerGrid } from '@parlor/core/set';
 import { Shuffle, Trash2 } from 'lucide-react';
 import { useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
 import { Button, Choice, cx, NumberField, Picker, SizeField, TextField } from '../../ui/index.ts';
-import { changeFinish, dropFinish, FIRST_ROLL, patternArt, realSizes, wholeCourses } from './dressing.ts';
+import { changeFinish, dropFinish, FIRST_ROLL, patternArt, realSizes, signArt, wholeCourses } from './dressing.ts';
+import { PictureFields, SignFields } from './FlatArt.tsx';
 import { lookOfArt } from './looks.ts';
 
 const HOW = [
@@ -75,14 +76,15 @@ const InkChoice = ({
 /** The pattern's real sizes, its inks, and whole courses for the piece that lies open. */
 const PatternFields = ({
   finish,
+  art,
   change,
   heightUm,
 }: {
-  readonly finish: Finish & { art: { kind: 'pattern' } };
+  readonly finish: Finish;
+  readonly art: Extract<Art, { kind: 'pattern' }>;
   readonly change: Change;
   readonly heightUm: number | null;
 }) => {
-  const { art } = finish;
   const { palette } = useSet();
   const scale = useScale();
   const units = useUnits();
@@ -262,11 +264,19 @@ export const FinishCard = ({
   const looks = [
     { value: 'plain', label: 'one colour' },
     ...PATTERN_NAMES.map((name) => ({ value: name as string, label: PATTERNS[name].label })),
+    ...(art.kind === 'picture' ? [{ value: 'picture', label: 'a picture' }] : []),
+    { value: 'sign', label: 'a sign with words' },
   ];
-  const takeLook = (value: string) =>
-    change(`what ${finish.name} looks like`, {
-      art: value === 'plain' ? { kind: 'plain', ink: set.palette[0]?.id ?? '' } : patternArt(value as PatternName),
-    });
+  const takeLook = (value: string) => {
+    if (value === 'picture') return;
+    const next: Art =
+      value === 'plain'
+        ? { kind: 'plain', ink: set.palette[0]?.id ?? '' }
+        : value === 'sign'
+          ? signArt(set.palette)
+          : patternArt(value as PatternName);
+    change(`what ${finish.name} looks like`, { art: next });
+  };
   return (
     <section aria-label={`About ${finish.name}`} className="bg-leaf rounded-leaf p-4 space-y-3.5 shadow-leaf">
       <div className="flex items-end gap-3">
@@ -291,18 +301,26 @@ export const FinishCard = ({
         </Button>
       </div>
       <div className="grid grid-cols-2 gap-5 items-end">
-        <Picker label="Looks like" value={art.kind === 'plain' ? 'plain' : art.pattern} options={looks} onChange={takeLook} />
+        <Picker label="Looks like" value={art.kind === 'pattern' ? art.pattern : art.kind} options={looks} onChange={takeLook} />
         <Choice label="Made with" value={finish.how} options={HOW} onChange={(how) => change(`how ${finish.name} is made`, { how })} />
       </div>
-      {art.kind === 'plain' ? (
+      {art.kind === 'plain' && (
         <InkChoice
           label="colour"
           usual={null}
           value={art.ink}
           onChange={(ink) => change(`the colour of ${finish.name}`, { art: { kind: 'plain', ink: ink ?? '' } })}
         />
-      ) : (
-        <PatternFields finish={finish as Finish & { art: typeof art }} change={change} heightUm={heightUm} />
+      )}
+      {art.kind === 'pattern' && <PatternFields finish={finish} art={art} change={change} heightUm={heightUm} />}
+      {art.kind === 'picture' && <PictureFields finish={finish} art={art} change={change} />}
+      {art.kind === 'sign' && (
+        <SignFields
+          finish={finish}
+          art={art}
+          change={change}
+          ink={(label, value, put) => <InkChoice label={label} usual={null} value={value} onChange={(ink) => put(ink ?? '')} />}
+        />
       )}
       {finish.how === 'paint' ? (
         <div className="grid grid-cols-2 gap-5">

@@ -5,7 +5,7 @@ import { type DerivedCovering, type DerivedPiece, type MadePiece, neighbours, ty
 import type { Vec3 } from '@parlor/core/shape';
 import { memo, useMemo, useState } from 'react';
 import { useAppSelector, useNeeds, useSet, useUnits } from '../../state/index.ts';
-import { Button, canDrawModel, clothesOf, Figure, LookSwatch, MarginNote, Marks, PieceModel } from '../../ui/index.ts';
+import { Button, canDrawModel, clothesOf, Figure, LookSwatch, MarginNote, Marks, PieceModel, usePicturesCame } from '../../ui/index.ts';
 import { Beside } from './Palette.tsx';
 
 const NOTHING = new Map<string, Look>();
@@ -27,7 +27,11 @@ const Dressed = ({
 }) => {
   const { doll } = useSet();
   const { night } = useAppSelector((state) => state.desk);
-  const clothes = useMemo(() => (covering ? clothesOf(made.assembly, covering.covering, looks) : []), [made, covering, looks]);
+  const came = usePicturesCame();
+  const clothes = useMemo(
+    () => (covering && came >= 0 ? clothesOf(made.assembly, covering.covering, looks) : []),
+    [made, covering, looks, came],
+  );
   return (
     <div className={canDrawModel() ? 'relative h-88 shrink-0' : ''} data-clothes={clothes.length}>
       <div className={canDrawModel() ? 'absolute inset-0' : ''}>

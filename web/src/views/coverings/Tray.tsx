@@ -1,10 +1,11 @@
 import { type Finish, type Look, PATTERN_NAMES, PATTERNS } from '@parlor/core/cover';
-import { Plus } from 'lucide-react';
+import { Plus, Type } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useEdit, useScale, useSet } from '../../state/index.ts';
 import { Button, cx, LookSwatch, Sheet } from '../../ui/index.ts';
-import { newFinish, patternArt } from './dressing.ts';
+import { newFinish, patternArt, signArt } from './dressing.ts';
 import { lookOfArt } from './looks.ts';
+import { OwnPicture } from './OwnPicture.tsx';
 
 type SwatchProps = {
   readonly label: string;
@@ -75,6 +76,18 @@ const NewFinish = ({
             />
           ))}
         </div>
+      </section>
+      <section className="mb-5">
+        <h3 className="text-small text-graphite mb-1.5">your own</h3>
+        <div className="flex flex-wrap gap-3 items-start">
+          <OwnPicture words="a picture of yours" onTake={take} />
+          <Button onClick={() => take(signArt(palette))}>
+            <Type size={18} /> a sign, label or poster
+          </Button>
+        </div>
+        <p className="text-small text-graphite mt-1.5 max-w-xl">
+          JPEG, PNG, WebP or SVG, up to 25 MB. Pictures that you found belong to somebody: mind the rights, above all when you sell.
+        </p>
       </section>
       {KINDS.map(({ kind, label }) => (
         <section key={kind} className="mb-5">

@@ -11,8 +11,9 @@ import {
   type WornAt,
   withWear,
 } from '@parlor/core/cover';
-import { dollUm, UM } from '@parlor/core/measure';
+import { dollUm, realUm, UM } from '@parlor/core/measure';
 import type { Edit, Piece, SetDocument } from '@parlor/core/set';
+import type { KeptPicture } from '../../state/index.ts';
 
 /** What a touch on the model dresses. */
 export const SCOPES = [
@@ -71,11 +72,50 @@ export const dropFinish = ({ finishes, pieces }: SetDocument, id: string): Edit 
 
 export const patternArt = (pattern: PatternName): Art => ({ kind: 'pattern', pattern, sizes: {}, inks: [], seed: 1 });
 
-/** A finish to begin with: paint of one colour, or printed paper of a pattern. */
-export const newFinish = (art: Art, palette: SetDocument['palette']): Finish => {
-  const name = art.kind === 'plain' ? (palette.find(({ id }) => id === art.ink)?.name ?? 'paint') : PATTERNS[art.pattern].label;
-  return finishSchema.parse({ id: crypto.randomUUID(), name, how: art.kind === 'plain' ? 'paint' : 'paper', art });
+export const pictureArt = (kept: KeptPicture, name: string): Art => ({
+  kind: 'picture',
+  picture: { ...kept, name: name.slice(0, 120) },
+  crop: { left: 0, right: 0, top: 0, bottom: 0 },
+  quarters: 0,
+  tiles: 'repeat',
+  across: null,
+});
+
+/** A sign of the usual size of a shop's name plate, to be written anew. */
+export const signArt = (palette: SetDocument['palette']): Art => ({
+  kind: 'sign',
+  words: 'OPEN',
+  face: 'name',
+  align: 'middle',
+  ink: palette.at(-1)?.id ?? '',
+  ground: palette[0]?.id ?? '',
+  border: true,
+  width: realUm(400 * UM.mm),
+  height: realUm(200 * UM.mm),
+});
+
+const nameOf = (art: Art, palette: SetDocument['palette']): string => {
+  switch (art.kind) {
+    case 'plain':
+      return palette.find(({ id }) => id === art.ink)?.name ?? 'paint';
+    case 'pattern':
+      return PATTERNS[art.pattern].label;
+    case 'picture':
+      return art.picture.name.replace(/\.[^.]*$/, '') || 'picture';
+    case 'sign':
+      return 'sign';
+  }
 };
+
+/** A finish to begin with: paint of one colour, or paper that is printed. Pictures and signs stop at the edge of their face. */
+export const newFinish = (art: Art, palette: SetDocument['palette']): Finish =>
+  finishSchema.parse({
+    id: crypto.randomUUID(),
+    name: nameOf(art, palette).slice(0, 60),
+    how: art.kind === 'plain' ? 'paint' : 'paper',
+    art,
+    ...(art.kind === 'picture' || art.kind === 'sign' ? { edges: 'raw' } : {}),
+  });
 
 /** The sizes of an art as they are decided, in µm of the real thing. */
 export const realSizes = (art: Art & { kind: 'pattern' }): Readonly<Record<string, number>> =>
