@@ -129,6 +129,7 @@ describe('touch and motion', () => {
   it.each([
     '/sets',
     '/sets/harbour-post-office/pieces/piece-2',
+    '/sets/harbour-post-office/coverings',
     '/sets/harbour-post-office/cutting',
     '/sets/harbour-post-office/printing',
     '/sets/harbour-post-office/doll',

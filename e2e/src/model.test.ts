@@ -48,3 +48,47 @@ it('stands beside the doll, follows a changed size, and can be turned and pulled
     /12 parts, with the doll beside it/,
   );
 });
+
+it('is dressed where it is touched: a face, then all of its kind', async () => {
+  await h.go('/sets/potting-shed/coverings/piece-1');
+  await h.see('[data-clothes="0"]');
+  await h.choose('[data-swatch="garden brick"]');
+  await h.see('section[aria-label="About garden brick"]');
+  const bare = await picture();
+  const canvas = await page.$('canvas[data-testid="model"]');
+  const box = await canvas?.boundingBox();
+  if (!box) throw new Error('no canvas');
+  // From the middle to the left until something is hit: the rack stands there.
+  const touch = async (): Promise<void> => {
+    for (const [x, y] of [
+      [0.3, 0.5],
+      [0.25, 0.4],
+      [0.2, 0.5],
+      [0.35, 0.6],
+    ] as const) {
+      await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+      const hit = await page
+        .waitForFunction(() => document.querySelector('[data-clothes]')?.getAttribute('data-clothes') !== '0', {
+          timeout: 1_500,
+          polling: 50,
+        })
+        .catch(() => null);
+      if (hit) return;
+    }
+    throw new Error('nothing was hit');
+  };
+  await touch();
+  const count = () => page.$eval('[data-clothes]', (stage) => Number(stage.getAttribute('data-clothes')));
+  expect(await count()).toBeGreaterThanOrEqual(1);
+  const one = await picture();
+  expect(one).not.toBe(bare);
+  await page.locator('::-p-xpath(//button[text()="the whole piece"])').click();
+  const before = await count();
+  await touch();
+  await page.waitForFunction(
+    (was: number) => Number(document.querySelector('[data-clothes]')?.getAttribute('data-clothes')) > was,
+    { timeout: 10_000, polling: 50 },
+    before,
+  );
+  expect(await picture()).not.toBe(one);
+});

@@ -18,7 +18,7 @@ import {
   type Vec3,
 } from '../shape/index.ts';
 import type { Wear } from './dress.ts';
-import { artOn, type Dressed, finishOf, sameWear, wearKey } from './dressed.ts';
+import { artOn, type Dressed, finishOf, fitOn, sameWear, wearKey } from './dressed.ts';
 import type { Surface } from './exposed.ts';
 import { after, between, bringing, type Iso, inverse, moveBy, movedRegion, STAY } from './iso.ts';
 import { LEAST_FOLD, type Panel, type Paper, type Score } from './paper.ts';
@@ -254,7 +254,8 @@ export const builtPapers = (dressed: Dressed, roomFor: (finish: string) => Room)
     const first = panels[0] as Panel;
     const surface = surfaces[first.surface] as Surface;
     const wear = worn[first.surface] as Wear;
-    return { how, wear, panels, scores, art: after(first.place, artOn(surface, parts[surface.part] as Part, wear, outside)) };
+    const art = artOn(surface, parts[surface.part] as Part, wear, outside);
+    return { how, wear, panels, scores, art: after(first.place, art), fit: fitOn(surface, art) };
   };
   const nets = flat.flatMap((index): readonly Paper[] => {
     if (used.has(index)) return [];

@@ -4,7 +4,7 @@ import { areaOf, bounds, common, type Point, type Region } from '../shape/index.
 import { builtPapers, joinedSurfaces } from './built.ts';
 import { chunksOf } from './chunks.ts';
 import { type Dress, isTurnedAway, type Wear, wornBy } from './dress.ts';
-import { artOn, type Dressed, finishOf, isPaper, sameWear, wearKey } from './dressed.ts';
+import { artOn, type Dressed, finishOf, fitOn, isPaper, sameWear, wearKey } from './dressed.ts';
 import { type Surface, surfacesOf } from './exposed.ts';
 import type { Finish } from './finish.ts';
 import { after } from './iso.ts';
@@ -59,10 +59,12 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
         ? []
         : chunksOf(rings.map((ring) => ring.map(({ surface }) => ({ id: surface.id, run: surface.run as NonNullable<Surface['run']> }))));
     const wrap = { part, chunks, main, other: main === front ? back : front, edges: goesOver, turn: finish.turn, turnedIn: [] as Region[] };
+    const art = artOn(main.surface, part, wear, outside);
+    const fit = fitOn(main.surface, art);
     for (const region of main.surface.exposed) {
       const { panels, scores } = wrapOf(wrap, region);
       flaps.push(...panels);
-      papers.push({ how: 'cover', wear, panels, scores, art: artOn(main.surface, part, wear, outside) });
+      papers.push({ how: 'cover', wear, panels, scores, art, fit });
     }
     if (over) wrapped = wear;
   }
@@ -79,7 +81,8 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
       const first = panels[0] as Panel;
       const on = dressed.surfaces[first.surface] as Surface;
       const wear = worn[first.surface] as Wear;
-      papers.push({ how: 'strip', wear, panels, scores, art: after(first.place, artOn(on, part, wear, outside)) });
+      const art = artOn(on, part, wear, outside);
+      papers.push({ how: 'strip', wear, panels, scores, art: after(first.place, art), fit: fitOn(on, art) });
     }
   }
   return papers;

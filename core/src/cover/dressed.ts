@@ -1,10 +1,10 @@
 // µm, doll size. What a piece's surfaces wear, and how the pattern lies on them.
 import type { Assembly, Part } from '../assembly/index.ts';
-import { bounds, dot, normalOf, type Vec3 } from '../shape/index.ts';
+import { bounds, dot, normalOf, type Rect, type Vec3 } from '../shape/index.ts';
 import type { Wear } from './dress.ts';
 import type { Surface } from './exposed.ts';
 import type { Finish } from './finish.ts';
-import { between, type Iso } from './iso.ts';
+import { between, type Iso, moveBy } from './iso.ts';
 import { layOf, quarterTurned } from './lay.ts';
 
 /** A piece's surfaces with what each wears, by index. */
@@ -24,6 +24,9 @@ export const artOn = (surface: Surface, part: Part, wear: Wear, outside: Assembl
   const lay = layOf(normalOf(surface.pose), outside);
   return between(surface.pose, runsUp(part, wear, lay.u, lay.v) ? quarterTurned(lay) : lay);
 };
+
+/** The rectangle of the pattern that a whole face is. */
+export const fitOn = (surface: Surface, art: Iso): Rect => bounds(surface.region.outline.map((point) => moveBy(art, point)));
 
 /** Whether the pattern's x runs up instead of across. */
 const runsUp = (part: Part, wear: Wear, u: Vec3, v: Vec3): boolean => {

@@ -27,6 +27,8 @@ export type Paper = {
   readonly scores: readonly Score[];
   /** From the paper to the pattern, which is wound round the piece. */
   readonly art: Iso;
+  /** The whole face that it is for, in the pattern's coordinates: what pictures are fitted to, and signs stand in the middle of. */
+  readonly fit: Rect;
 };
 
 /** What is cut out: the outline of all panels together. Whole for every paper, save where a cut meets itself. */

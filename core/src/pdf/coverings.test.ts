@@ -46,6 +46,7 @@ const paperOf = (dx: number, dy: number, turned = false): Paper => ({
     { kind: 'face', surface: 0, region: { outline: rectRing(0, 0, 120_000, 80_000), holes: [] }, place: { cos: 1, sin: 0, dx: 0, dy: 0 } },
   ],
   scores: [],
+  fit: { x0: 0, y0: 0, x1: 120_000, y1: 80_000 },
   art: turned ? { cos: 0, sin: 1, dx, dy } : { cos: 1, sin: 0, dx, dy },
 });
 
@@ -161,4 +162,44 @@ it('tones lie the right way up: the page shows what was painted', async () => {
   }
   const correlation = (sum * sumPQ - sumP * sumQ) / Math.sqrt((sum * sumPP - sumP * sumP) * (sum * sumQQ - sumQ * sumQ));
   expect(correlation).toBeGreaterThan(0.9);
+});
+
+it('a picture lies where it should, the right way up and cropped', async () => {
+  const { default: sharp } = await import('sharp');
+  // Red above, black below; the right third is green and is cut off.
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="300" fill="#f00"/><rect y="300" width="900" height="300"/><rect x="600" width="300" height="600" fill="#0f0"/></svg>';
+  for (const kind of ['png', 'jpeg'] as const) {
+    const bytes = new Uint8Array(await sharp(Buffer.from(svg)).flatten({ background: '#fff' }).toFormat(kind).toBuffer());
+    const art = {
+      kind: 'picture',
+      picture: { id: 'c'.repeat(64), width: 900, height: 600, name: 'x' },
+      crop: { left: 0, right: 1 / 3, top: 0, bottom: 0 },
+      quarters: 0,
+      tiles: 'once',
+      // 60 mm at 1 : 6 are 10 mm; six times that is 60 mm on paper.
+      across: 360 * UM.mm,
+    } as never;
+    const look = lookOf(art, palette, scaleFromRatio(6));
+    const pages = impose(
+      [drawPaper({ tag: '1A', name: 'x', paper: paperOf(0, 0), look })],
+      { paper: 'a4', margin: 10_000, overlap: 12_000 },
+      'set',
+    );
+    const picture = rendered(await writePdf(pages, shippedFonts(), 'x', new Map([['c'.repeat(64), bytes]])));
+    const red: [number, number][] = [];
+    let green = 0;
+    for (let y = 0; y < picture.height; y += 4)
+      for (let x = 0; x < picture.width; x += 4) {
+        if (isRed(picture.at(x, y))) red.push([x, y]);
+        const [r, g] = picture.at(x, y);
+        if (g > 200 && r < 90) green += 1;
+      }
+    const [xs, ys] = [red.map(([x]) => x), red.map(([, y]) => y)];
+    // 60 mm wide and the upper half of 60 mm high: 600 × 300 pixels.
+    expect(Math.abs(Math.max(...xs) - Math.min(...xs) - 600)).toBeLessThanOrEqual(8);
+    expect(Math.abs(Math.max(...ys) - Math.min(...ys) - 300)).toBeLessThanOrEqual(8);
+    expect(green).toBe(0);
+    expect(isDark(picture.at(Math.min(...xs) + 300, Math.max(...ys) + 100))).toBe(true);
+  }
 });

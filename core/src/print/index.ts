@@ -14,7 +14,7 @@ export {
   type TonesMark,
   type WordsMark,
 } from './page.ts';
-export { artMarks, drawPaper, mainOn, type PaperSheet, plainDrawing } from './paperSheet.ts';
+export { artMarks, drawPaper, type PaperSheet, plainDrawing } from './paperSheet.ts';
 export { planPages } from './planPages.ts';
 export { fieldOf, type PageRules } from './sheet.ts';
 export { drawTemplate, type Template } from './template.ts';

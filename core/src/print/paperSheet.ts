@@ -49,9 +49,6 @@ const touches = (ring: Ring, box: Rect): boolean => {
   return x0 < box.x1 && x1 > box.x0 && y0 < box.y1 && y1 > box.y0;
 };
 
-/** The rectangle of the pattern that a paper's first panel fills: what pictures are fitted to and signs stand in the middle of. */
-export const mainOn = ({ panels, art }: Paper): Rect => bounds((panels[0]?.region.outline ?? []).map((point) => moveBy(art, point)));
-
 const signMarks = ({ lines, face, align, ink, border, width, height }: SignLook, fit: Rect, place: Affine): readonly Mark[] => {
   const [x0, y0] = [(fit.x0 + fit.x1 - width) / 2, (fit.y0 + fit.y1 - height) / 2];
   const edge = Math.min(width, height) * 0.025;
@@ -82,11 +79,11 @@ export const artMarks = (paper: Paper, look: Look, box: Rect): readonly Mark[] =
     return here.length > 0 ? [{ kind: 'fill', colour, rings: here }] : [];
   });
   const affine = affineOf(place);
-  if (look.kind === 'sign') return [...areas, ...signMarks(look, mainOn(paper), affine)];
+  if (look.kind === 'sign') return [...areas, ...signMarks(look, paper.fit, affine)];
   if (look.kind !== 'picture') return areas;
   return [
     ...areas,
-    ...placesOf(look, window, mainOn(paper)).map(
+    ...placesOf(look, window, paper.fit).map(
       ({ matrix, clip }): Mark => ({
         kind: 'group',
         clip: [clip.map((point) => affineAt(affine, point))],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { type Finish, finishSchema, lookOf, sizeOfPaper } from '../cover/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { writePdf } from '../pdf/index.ts';
-import { shippedFonts } from '../pdf/readPdf.testing.ts';
+import { readPdf, shippedFonts } from '../pdf/readPdf.testing.ts';
 import { areaOf } from '../shape/index.ts';
 import {
   applyEdit,
@@ -185,6 +185,81 @@ describe('findings', () => {
       [{ ...bookcase, dress: { wears: [{ ...PIECE, finish: 'brick' }] } }],
     );
     expect(said(fine)).toContain('pattern-too-fine');
+  });
+});
+
+describe('pictures and signs', () => {
+  const picture = (width: number, change: object = {}) => ({
+    id: 'p',
+    name: 'harbour view',
+    edges: 'raw',
+    art: { kind: 'picture', picture: { id: 'b'.repeat(64), width, height: width, name: 'view.jpg' }, ...change },
+  });
+  const onBack = (finish: object) =>
+    setOf([finish], [{ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'p' }] } }]);
+  const about = (document: SetDocument) => {
+    const { findings, derived } = followed(document);
+    const coarse = findings.find(({ code }) => code === 'picture-too-coarse');
+    return { coarse, pages: pagesOf(document, derived, { pieces: null, what: 'coverings' }).length };
+  };
+
+  it('under 150 dots to the inch at print size it is refused with the reason, under 250 warned of, above printed', () => {
+    // The back is 150 mm wide and 300 mm high at doll size: fitted, a square picture is 300 mm, 11.8 in.
+    const { coarse, pages } = about(onBack(picture(1_500)));
+    expect(coarse).toMatchObject({ severity: 'error', numbers: { least: 150, good: 250 } });
+    expect(coarse && describeFinding(coarse, { unit: 'mm', fine: false }).reason).toMatch(
+      /Harbour view has 1\d\d dots to the inch at this size; under 150/,
+    );
+    expect(pages).toBe(0);
+    expect(about(onBack(picture(2_400))).coarse).toMatchObject({ severity: 'warning' });
+    expect(about(onBack(picture(2_400))).pages).toBeGreaterThan(0);
+    expect(about(onBack(picture(4_000))).coarse).toBeUndefined();
+    // Shown smaller the same picture is sharp: 60 cm are 100 mm, 3.9 in.
+    expect(about(onBack(picture(1_500, { across: '600 mm' }))).coarse).toBeUndefined();
+  });
+
+  it('a sign is as large as it was said to be, in the middle of what wears it, and its words fit', async () => {
+    const sign = {
+      id: 'p',
+      name: 'price list',
+      edges: 'raw',
+      art: {
+        kind: 'sign',
+        words: 'Stamps 2\nLetters by night boat 5',
+        ink: 'walnut',
+        ground: 'chalk',
+        width: '600 mm',
+        height: '300 mm',
+        face: 'name',
+      },
+    };
+    const document = onBack(sign);
+    const pages = pagesOf(document, derive(document), { pieces: null, what: 'coverings' });
+    const marks = pages
+      .flatMap((page) => page.marks)
+      .flatMap(function inside(mark): (typeof mark)[] {
+        return mark.kind === 'group' ? mark.marks.flatMap(inside) : [mark];
+      });
+    const words = marks.find((mark) => mark.kind === 'words');
+    if (words?.kind !== 'words') throw new Error('no words');
+    // 600 × 300 mm at 1 : 6 is 100 × 50 mm; the border and its air take 4 × 2.5 % of the height on every side.
+    expect([words.width, words.height]).toEqual([expect.closeTo(90_000, 0), expect.closeTo(40_000, 0)]);
+    const bytes = await writePdf(pages, shippedFonts(), 'x');
+    const texts = (await readPdf(bytes)).flatMap((page) => page.texts);
+    expect(texts).toEqual(expect.arrayContaining(['Stamps 2', 'Letters by night boat 5']));
+  });
+
+  it('are refused at the door for what they cannot be', () => {
+    const issues = (art: object): string => {
+      const read = readSet({ format: 'bashful-parlor-set', version: 1, finishes: [{ id: 'p', art }] });
+      return read.ok ? '' : read.error.map(({ path, message }) => `${path}: ${message}`).join(' | ');
+    };
+    const { art } = picture(100) as { art: { picture: object } };
+    expect(issues(art)).toBe('');
+    expect(issues({ ...art, picture: { ...art.picture, id: '../../etc' } })).toMatch(/picture is named by/);
+    expect(issues({ ...art, crop: { left: 0.5, right: 0.5 } })).toMatch(/twentieth of the picture/);
+    expect(issues({ kind: 'sign', words: 'a\u0007', ink: 'x', ground: 'y', width: '1 m', height: '1 m' })).toMatch(/cannot be written/);
+    expect(issues({ kind: 'sign', words: '\n'.repeat(50), ink: 'x', ground: 'y', width: '1 m', height: '1 m' })).toMatch(/40 lines/);
   });
 });
 

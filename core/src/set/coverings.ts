@@ -13,7 +13,7 @@ import {
   placesOf,
   type Surface,
 } from '../cover/index.ts';
-import { fieldOf, mainOn, type PaperSheet } from '../print/index.ts';
+import { fieldOf, type PaperSheet } from '../print/index.ts';
 import { bounds, normalOf, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { Piece, SetDocument } from './document.ts';
@@ -96,7 +96,7 @@ export const looksOf = (document: SetDocument, derived: DerivedSet): ReadonlyMap
 /** How many dots to the inch a maker's picture has on a paper; Infinity for what is drawn. */
 export const dotsOn = (paper: Paper, look: Look): number => {
   if (look.kind !== 'picture') return Number.POSITIVE_INFINITY;
-  const [place] = placesOf(look, { x0: 0, y0: 0, x1: 1, y1: 1 }, mainOn(paper));
+  const [place] = placesOf(look, { x0: 0, y0: 0, x1: 1, y1: 1 }, paper.fit);
   if (!place) return Number.POSITIVE_INFINITY;
   const { x0, x1 } = bounds(place.clip);
   return dotsPerInch(look, x1 - x0);

@@ -8,8 +8,10 @@ import {
   createSet,
   databaseIn,
   forgetPreset,
+  getPicture,
   getRevision,
   getSet,
+  keepPicture,
   keepPreset,
   listAway,
   listPresets,
@@ -100,16 +102,21 @@ describe('a store and its journal', () => {
     for (const id of ['kept', 'gone'])
       expect(await keepPreset(store, id, piece as NonNullable<typeof piece>, at(5))).toMatchObject({ ok: true });
     expect(await forgetPreset(store, 'gone')).toMatchObject({ ok: true });
+    const picture = { mime: 'image/png', width: 2, height: 1, bytes: Uint8Array.of(0, 255, 10, 13) };
+    const kept = await keepPicture(store, picture, at(6));
     // The power goes: the process ends at once, and the disk has what it had before.
     const journal = join(directory, 'journal');
     const written = readJournal(journal).entries.length;
-    expect(written).toBe(7);
+    expect(written).toBe(8);
     const after = place();
     cpSync(before, databaseIn(after), { recursive: true });
     cpSync(journal, join(after, 'journal'), { recursive: true });
     const again = await open(after);
-    expect(again).toMatchObject({ replayed: 7, torn: 0 });
+    expect(again).toMatchObject({ replayed: 8, torn: 0 });
     expect(await listPresets(again.store)).toMatchObject([{ id: 'kept', name: 'Stool' }]);
+    const had = await getPicture(again.store, kept.ok ? kept.value.id : '');
+    expect(had).toMatchObject({ ok: true, value: { mime: 'image/png', width: 2, height: 1 } });
+    expect(had.ok && [...had.value.bytes]).toEqual([0, 255, 10, 13]);
     expect(await getSet(again.store.db, 'new')).toMatchObject({ ok: true, value: { revision: 2, document: { name: 'Newer' } } });
     expect(await getSet(again.store.db, 'potting-shed')).toMatchObject({ ok: true, value: { revision: 2, document: { name: 'Shed' } } });
     expect((await listAway(again.store)).map(({ id }) => id)).toEqual(['night-ferry-hall']);

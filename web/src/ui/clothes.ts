@@ -1,6 +1,6 @@
 // What a piece wears as triangles and pictures, for the model. Triangles in millimetres, pictures from the very patterns that are printed.
 import type { Assembly } from '@parlor/core/assembly';
-import { artOn, type Covering, type Iso, inSpace, type Look, moveBy, type Surface, type Wear } from '@parlor/core/cover';
+import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, type Surface, type Wear } from '@parlor/core/cover';
 import { normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
 import { drawLook } from './lookCanvas.ts';
 
@@ -59,7 +59,7 @@ const bentCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly 
   });
 };
 
-type Dressed = { readonly surface: Surface; readonly wear: Wear; readonly corners: readonly Corner[] };
+type Dressed = { readonly surface: Surface; readonly wear: Wear; readonly corners: readonly Corner[]; readonly fit: Rect };
 
 const around = (corners: readonly Corner[], grown: Rect | undefined): Rect => {
   let { x0, y0, x1, y1 } = grown ?? { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
@@ -76,13 +76,13 @@ const around = (corners: readonly Corner[], grown: Rect | undefined): Rect => {
 const MOST = 2048;
 const FINE = 6;
 
-const pictureOf = (look: Look, window: Rect): HTMLCanvasElement => {
+const pictureOf = (look: Look, window: Rect, fit: Rect): HTMLCanvasElement => {
   const [width, height] = [(window.x1 - window.x0) / 1000, (window.y1 - window.y0) / 1000];
   const scale = Math.min(FINE, MOST / Math.max(width, height, 1));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(width * scale));
   canvas.height = Math.max(1, Math.round(height * scale));
-  drawLook(canvas, look, window);
+  drawLook(canvas, look, window, fit);
   return canvas;
 };
 
@@ -95,7 +95,7 @@ export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, look
     if (!wear?.finish || !part || !looks.has(wear.finish)) return [];
     const art = artOn(surface, part, wear, assembly.outside);
     const bent = surface.run !== null && surface.run.points.length > 2;
-    return [{ surface, wear, corners: bent ? bentCorners(surface, assembly, art) : flatCorners(surface, art) }];
+    return [{ surface, wear, corners: bent ? bentCorners(surface, assembly, art) : flatCorners(surface, art), fit: fitOn(surface, art) }];
   });
   // What is fitted to a face has a picture of its own for each; everything else shares one for each finish.
   const keyOf = ({ wear }: Dressed, index: number): string => {
@@ -115,7 +115,7 @@ export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, look
     const key = keyOf(each, index);
     const window = windows.get(key) as Rect;
     const look = looks.get(wear.finish ?? '') as Look;
-    if (look.kind !== 'plain' && !canvases.has(key)) canvases.set(key, pictureOf(look, window));
+    if (look.kind !== 'plain' && !canvases.has(key)) canvases.set(key, pictureOf(look, window, each.fit));
     return {
       part: surface.part,
       positions: Float32Array.from(corners.flatMap(({ at }) => at.map((value) => value / 1000))),

@@ -2,6 +2,7 @@
 import type { Part } from '@parlor/core/assembly';
 import {
   type Art,
+  contrastOf,
   type Finish,
   finishSchema,
   PATTERNS,
@@ -81,14 +82,21 @@ export const pictureArt = (kept: KeptPicture, name: string): Art => ({
   across: null,
 });
 
+/** The lightest colour of a palette, and the one that is read best on it. */
+const readable = (palette: SetDocument['palette']): { readonly ink: string; readonly ground: string } => {
+  const by = (score: (colour: string) => number) =>
+    palette.reduce((best, each) => (score(each.colour) > score(best.colour) ? each : best), palette[0] ?? { id: '', colour: '#ffffff' });
+  const ground = by((colour) => contrastOf(colour, '#000000'));
+  return { ground: ground.id, ink: by((colour) => contrastOf(colour, ground.colour)).id };
+};
+
 /** A sign of the usual size of a shop's name plate, to be written anew. */
 export const signArt = (palette: SetDocument['palette']): Art => ({
+  ...readable(palette),
   kind: 'sign',
   words: 'OPEN',
   face: 'name',
   align: 'middle',
-  ink: palette.at(-1)?.id ?? '',
-  ground: palette[0]?.id ?? '',
   border: true,
   width: realUm(400 * UM.mm),
   height: realUm(200 * UM.mm),
