@@ -283,7 +283,7 @@ describe('work that takes its time', () => {
     await h.reads('[data-testid="bound"]', /sheets; /);
     await h.choose('nav a[href$="/printing"]');
     await h.reads('[data-testid="page-count"]', /\d+ pages/);
-    await h.press('Download the templates (PDF)');
+    await h.press('Download the pages (PDF)');
     await h.catch('[data-testid="patience"] button');
     await h.reads('[role="status"]', /Stopped; no PDF was written/);
     await h.page.close();

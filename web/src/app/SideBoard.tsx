@@ -7,7 +7,7 @@ import { SET_VIEWS } from './views.ts';
 
 const tabLook = (active: boolean) =>
   cx(
-    'flex items-center justify-between min-h-[54px] max-md:min-h-12 pl-4 pr-3 rounded-r-leaf max-md:rounded-b-soft max-md:rounded-t-none text-body font-semibold no-underline max-md:flex-1 max-md:justify-center max-md:px-1.5',
+    'flex items-center justify-between min-h-[54px] max-md:min-h-12 pl-4 pr-3 rounded-r-leaf max-md:rounded-b-soft max-md:rounded-t-none text-body font-semibold no-underline max-md:flex-auto max-md:shrink-0 max-md:justify-center max-md:px-2 max-md:text-note',
     active ? 'bg-leaf text-rose -ml-1.5 max-md:ml-0' : 'bg-tab text-ink hover:brightness-105',
   );
 
@@ -68,7 +68,10 @@ export const SideBoard = ({ onKeys }: { readonly onKeys: () => void }) => {
     (pieces ?? []).flatMap(({ findings }) => findings).filter(({ code, severity }) => severity !== 'note' && codes.includes(code)).length;
   return (
     <div className="w-[136px] pt-4 flex flex-col max-md:w-auto max-md:pt-0 max-md:flex-col-reverse">
-      <nav aria-label="The way through the work" className="flex flex-col gap-2 pr-2.5 max-md:flex-row max-md:gap-1 max-md:px-1">
+      <nav
+        aria-label="The way through the work"
+        className="flex flex-col gap-2 pr-2.5 max-md:flex-row max-md:gap-1 max-md:px-1 max-md:overflow-x-auto"
+      >
         <Thumb to="/sets" label="Sets" count={0} />
         {id &&
           SET_VIEWS.map(({ path, label, codes }) => (

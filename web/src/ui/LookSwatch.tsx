@@ -4,6 +4,7 @@ import { drawLook } from './lookCanvas.ts';
 import { usePicturesCame } from './pictures.ts';
 
 type Props = {
+  readonly label: string;
   readonly look: Look /** In millimetres; on most screens it is shown at true size. */;
   readonly width: number;
   readonly height: number;
@@ -23,7 +24,7 @@ const toKnow = (look: Look): number => {
 };
 
 /** A snippet of a look, its lower left corner the pattern's origin: at true size, or with `whole` as much smaller as it takes to show what it is. */
-export const LookSwatch = ({ look, width, height, whole = false, className }: Props) => {
+export const LookSwatch = ({ label, look, width, height, whole = false, className }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const came = usePicturesCame();
   useEffect(() => {
@@ -36,6 +37,5 @@ export const LookSwatch = ({ look, width, height, whole = false, className }: Pr
     const shown = whole ? Math.max(width, toKnow(look)) : width;
     drawLook(current, look, { x0: 0, y0: 0, x1: shown * 1000, y1: ((shown * height) / width) * 1000 });
   }, [look, width, height, whole, came]);
-  // A canvas without words in it says nothing to those who cannot see it; its button names it.
-  return <canvas ref={canvas} className={className} style={{ width: `${width}mm`, height: `${height}mm` }} />;
+  return <canvas ref={canvas} role="img" aria-label={label} className={className} style={{ width: `${width}mm`, height: `${height}mm` }} />;
 };

@@ -175,7 +175,14 @@ const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonl
             finish &&
             look && (
               <li key={need.finish} className="flex items-center gap-3 text-note">
-                <LookSwatch look={look} width={9} height={7} whole className="rounded-nick border border-tab shrink-0" />
+                <LookSwatch
+                  label={finish.name}
+                  look={look}
+                  width={9}
+                  height={7}
+                  whole
+                  className="rounded-nick border border-tab shrink-0"
+                />
                 <span className="min-w-0">
                   <strong className="font-semibold">{finish.name}</strong> <NeedWords need={need} finish={finish} />
                   <span className="block text-graphite text-small">covers {areaText(need.area, units)}</span>
@@ -199,7 +206,7 @@ export const AgainstDoll = ({ look }: { readonly look: Look }) => {
   return (
     <figure className="relative shrink-0 overflow-hidden rounded-slip border border-tab" style={{ width: wide * scale, height: shown }}>
       <div style={{ transform: `scale(${(scale * 25.4) / 96})`, transformOrigin: 'top left' }}>
-        <LookSwatch look={look} width={wide} height={high} />
+        <LookSwatch label="the swatch" look={look} width={wide} height={high} />
       </div>
       <svg
         viewBox={`0 0 ${wide} ${high}`}

@@ -27,11 +27,13 @@ const Swatch = ({ label, look, pressed, onPress }: SwatchProps) => (
     )}
   >
     {look ? (
-      <LookSwatch look={look} width={23.6} height={16} whole className="block rounded-nick border border-tab" />
+      <LookSwatch label={label} look={look} width={23.6} height={16} whole className="block rounded-nick border border-tab" />
     ) : (
       <span className="block rounded-nick border-2 border-dashed border-tab" style={{ width: '23.6mm', height: '16mm' }} />
     )}
-    <span className="block text-small leading-tight mt-1 line-clamp-2">{label}</span>
+    <span className="block text-small leading-tight mt-1 line-clamp-2" aria-hidden={look !== null}>
+      {label}
+    </span>
   </button>
 );
 
