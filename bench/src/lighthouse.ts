@@ -6,6 +6,7 @@ import { launch } from '../../e2e/src/browser.ts';
 const VIEWS = [
   ['Sets', '/sets'],
   ['Pieces', '/sets/harbour-post-office/pieces/piece-1'],
+  ['Coverings', '/sets/harbour-post-office/coverings'],
   ['Cutting', '/sets/harbour-post-office/cutting'],
   ['Printing', '/sets/harbour-post-office/printing'],
 ] as const;

@@ -4,10 +4,22 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { findContacts, findInterference, type Part } from '@parlor/core/assembly';
-import { realUm } from '@parlor/core/measure';
+import { lookOf, paintTones } from '@parlor/core/cover';
+import { realUm, scaleFromRatio } from '@parlor/core/measure';
 import { writePdf } from '@parlor/core/pdf';
 import { PRESETS, type Preset } from '@parlor/core/piece';
-import { applyEdit, derive, layOutSet, readSet, type SetDocument, templatePages } from '@parlor/core/set';
+import {
+  applyEdit,
+  derive,
+  deriveCoverings,
+  layOutSet,
+  type Piece,
+  type PieceChange,
+  paperNeeds,
+  readSet,
+  type SetDocument,
+  templatePages,
+} from '@parlor/core/set';
 import { browserRows } from './browser.ts';
 import { lighthouseRows } from './lighthouse.ts';
 
@@ -106,6 +118,48 @@ for (const count of [100, 1_000, 5_000]) {
   growth.push({ count, contacts: await timed(7, () => findContacts(parts)), interference: await timed(7, () => findInterference(parts)) });
 }
 
+/** The same sixty, every part of them dressed: a third in printed brick, a third in wood grain, a third painted; every fourth covered once built. */
+const dressed = ((): SetDocument => {
+  const read = readSet({
+    ...document,
+    doll: { scale: { by: 'ratio', ratio: 6 } },
+    finishes: [
+      { id: 'brick', art: { kind: 'pattern', pattern: 'running bond' } },
+      { id: 'wood', art: { kind: 'pattern', pattern: 'wood grain' } },
+      { id: 'paint', how: 'paint', art: { kind: 'plain', ink: 'moss' } },
+    ],
+    pieces: document.pieces.map((piece, index) => ({
+      ...piece,
+      dress: {
+        when: index % 4 === 3 ? 'built' : 'flat',
+        wears: [
+          { at: { kind: 'piece' }, finish: ['brick', 'wood', 'paint'][index % 3] },
+          { at: { kind: 'role', role: 'back' }, finish: 'brick' },
+        ],
+      },
+    })),
+  });
+  if (!read.ok) throw new Error(JSON.stringify(read.error));
+  return read.value;
+})();
+const dressedPieces = derive(dressed);
+const coverAll = await timed(25, () => deriveCoverings(dressed, dressedPieces));
+const covered = deriveCoverings(dressed, dressedPieces);
+const papers = covered.reduce((sum, { covering }) => sum + covering.papers.length, 0);
+const coverOne = await timed(61, (round) => {
+  const piece = dressed.pieces[(round * 7) % dressed.pieces.length] as Piece;
+  const dress = {
+    ...piece.dress,
+    behind: true,
+    wears: [...piece.dress.wears, { at: { kind: 'role', role: 'side' }, finish: 'wood', runs: 'turned', upTo: null }],
+  };
+  const now = applyEdit(dressed, { kind: 'change-piece', id: piece.id, change: { dress } as PieceChange }).document;
+  deriveCoverings(now, derive(now, dressedPieces), covered);
+});
+const needs = await timed(5, () => paperNeeds(dressed, dressedPieces, covered));
+const marbleLook = lookOf({ kind: 'pattern', pattern: 'marble', sizes: {}, inks: [], seed: 1 }, [], scaleFromRatio(6));
+const marble = await timed(9, () => paintTones(marbleLook, { x0: 0, y0: 0, x1: 210_000, y1: 297_000 }));
+
 const small = setOf(12);
 const smallDerived = derive(small);
 const smallParts = smallDerived.pieces.reduce((sum, { made }) => sum + (made?.assembly.parts.length ?? 0), 0);
@@ -126,6 +180,10 @@ const rows = [
     [`contacts of ${count} parts`, contacts, ''] as const,
     [`interference of ${count} parts`, interference, ''] as const,
   ]),
+  [`coverings of ${dressed.pieces.length} pieces, ${papers} papers, from nothing`, coverAll, '300'],
+  ['one piece of that set dressed otherwise', coverOne, '16'],
+  ['what all its coverings take: pages, sheets, paint', needs, ''],
+  ['an A4 page of marble at 300 dots to the inch', marble, '500'],
   [`lay out ${smallParts} parts (first layout)`, layOutSmall, '100'],
   [`lay out ${parts} parts`, layOutLarge, ''],
   [`make up ${all.length} pages`, impose, ''],

@@ -10,9 +10,11 @@ import { add, areaOf, bounds, ellipseRing, normalOf, type Region, rectRing, scal
 import { boardSchema } from '../stock/index.ts';
 import { type Covering, coverPiece } from './cover.ts';
 import { type Dress, UNDRESSED, type Wear, type WornAt } from './dress.ts';
+import { artOn } from './dressed.ts';
 import { inSpace } from './exposed.ts';
 import { type Finish, finishSchema } from './finish.ts';
 import { folded, isIn, type Laid, onPanel, onPanelFlat, pointIn } from './fold.testing.ts';
+import { moveBy } from './iso.ts';
 import { onSurface, outlineOfPaper, type Paper, sizeOfPaper } from './paper.ts';
 import { isBent } from './strips.ts';
 
@@ -349,5 +351,45 @@ describe('papers of a piece that stands', () => {
   it('a box larger than a page is several', () => {
     const slab = boardOf({ outline: rectRing(0, 0, 300_000, 200_000), holes: [] }, 90_000);
     expect(cover(slab, { ...WHOLE, when: 'built' }, finish()).papers.length).toBeGreaterThan(1);
+  });
+});
+
+describe('the pattern', () => {
+  it('runs on round the corners: where two sides of a box meet, both show the same of it', () => {
+    const slab = boardOf({ outline: rectRing(0, 0, 90_000, 60_000), holes: [] }, 40_000);
+    const { surfaces } = cover(slab, WHOLE, finish());
+    const [part] = slab.parts as [Part];
+    const shown = (id: string, at: Vec3): readonly [number, number] => {
+      const surface = surfaces.find((each) => each.id === id) as (typeof surfaces)[number];
+      const from = at.map((value, axis) => value - (surface.pose.origin[axis] as number)) as unknown as Vec3;
+      const flat = [surface.pose.u, surface.pose.v].map((axis) =>
+        axis.reduce((sum, value, each) => sum + value * (from[each] as number), 0),
+      ) as [number, number];
+      const [x, y] = moveBy(artOn(surface, part, wear({ kind: 'piece' }), slab.outside), flat);
+      return [Math.round(x), Math.round(y)];
+    };
+    // The board lies on its back: its front looks to the viewer; edges 0 … 3 look down, to the right, up and to the left.
+    const meet: readonly (readonly [string, string, Vec3])[] = [
+      ['front', 'edge 0.1', [90_000, 20_000, 40_000]],
+      ['front', 'edge 0.3', [0, 20_000, 40_000]],
+      ['front', 'edge 0.2', [30_000, 60_000, 40_000]],
+      ['front', 'edge 0.0', [30_000, 0, 40_000]],
+      ['edge 0.1', 'back', [90_000, 20_000, 0]],
+    ];
+    for (const [one, other, at] of meet) expect(shown(one, at), `${one} and ${other}`).toEqual(shown(other, at));
+    expect(shown('front', [0, 0, 40_000])).toEqual([0, 0]);
+  });
+
+  it('a flap shows what its side would: courses go on over the edge', () => {
+    const slab = boardOf({ outline: rectRing(0, 0, 90_000, 60_000), holes: [] }, 5_000);
+    const covering = cover(slab, WHOLE, finish());
+    const [main] = covering.papers as [Paper];
+    for (const panel of main.panels.filter(({ kind }) => kind === 'flap')) {
+      const surface = covering.surfaces[panel.surface] as (typeof covering.surfaces)[number];
+      const [corner] = panel.region.outline as [readonly [number, number]];
+      const own = moveBy(artOn(surface, slab.parts[0] as Part, main.wear, slab.outside), moveBy(panel.place, corner));
+      const printed = moveBy(main.art, corner);
+      for (const axis of [0, 1] as const) expect(printed[axis]).toBeCloseTo(own[axis], 0);
+    }
   });
 });

@@ -1,7 +1,7 @@
 export { Button } from './Button.tsx';
 export { Check } from './Check.tsx';
 export { Choice } from './Choice.tsx';
-export { type Cloth, clothesOf } from './clothes.ts';
+export { clothesOf } from './clothes.ts';
 export { cx } from './cx.ts';
 export { drawnFrom, fillOf, opacityOf, type SightName } from './drawings.ts';
 export { Figure } from './Figure.tsx';
