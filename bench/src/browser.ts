@@ -13,6 +13,7 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
   const openings: number[] = [];
   const shelves: number[] = [];
   const follows: number[] = [];
+  const dresses: number[] = [];
   try {
     for (let round = 0; round < 5; round += 1) {
       const page = await browser.newPage();
@@ -36,6 +37,23 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
         return performance.now() - start;
       }, HEIGHT);
       follows.push(changed);
+      await page.goto(`${app.address}/sets/harbour-post-office/coverings/piece-3`);
+      await page.waitForSelector('canvas[data-testid="model"]');
+      await page.waitForSelector('[data-paper]');
+      await new Promise((later) => setTimeout(later, 1500));
+      dresses.push(
+        await page.evaluate(async () => {
+          const field = document.querySelector<HTMLSelectElement>('[data-wears="every side"] select');
+          const clothes = () => document.querySelector('[data-clothes]')?.getAttribute('data-clothes');
+          if (!field) return Number.NaN;
+          const before = clothes();
+          const start = performance.now();
+          field.value = 'bare';
+          field.dispatchEvent(new Event('change', { bubbles: true }));
+          while (clothes() === before) await new Promise(requestAnimationFrame);
+          return performance.now() - start;
+        }),
+      );
       await page.close();
     }
   } finally {
@@ -46,5 +64,6 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
     ['the application opened, until the shelf can be used', median(shelves), '1000'],
     ['a piece opened, until its parts stand there', median(openings), '1000'],
     ['a size changed by a key, until the parts table has followed', median(follows), ''],
+    ['two sides of a piece dressed otherwise, until it wears it', median(dresses), '16'],
   ];
 };

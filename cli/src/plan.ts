@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { type PdfFonts, writePdf } from '@parlor/core/pdf';
 import { boardsSvg } from '@parlor/core/print';
-import { boardPlans, derive, layOutSet, pagesOf, readSetFile, type SetDocument, searchOf } from '@parlor/core/set';
+import { boardPlans, derive, layOutSet, readSetFile, type SetDocument, searchOf, templatePages } from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';
 import { derivedJson } from './derivedJson.ts';
 
@@ -12,7 +12,7 @@ type Files = Readonly<Record<string, string | Uint8Array>>;
 const makeFiles = async (document: SetDocument, fonts: PdfFonts): Promise<Files> => {
   const derived = derive(document);
   const layouts = layOutSet(document, derived, [], () => searchOf(undefined));
-  const pages = pagesOf(document, derived, { pieces: null, what: 'all' });
+  const pages = templatePages(document, derived, { pieces: null });
   return {
     'derived.json': `${JSON.stringify(derivedJson(document, derived, layouts), null, 2)}\n`,
     'cut-list.csv': cutListCsv(document, derived),

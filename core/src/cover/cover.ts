@@ -139,6 +139,20 @@ const upTo = (surface: Surface, wear: Wear | undefined): Surface => {
   return { ...surface, exposed, area: areaOf(exposed) };
 };
 
+/** What each surface wears, by index: the nearest choice. Sticks are painted or left; paper goes round them as tape does, and needs no pattern
+ *  of ours. */
+export const wornOn = (
+  { parts, outside }: Assembly,
+  surfaces: readonly Surface[],
+  dress: Dress,
+  finishes: ReadonlyMap<string, Finish>,
+): readonly (Wear | undefined)[] =>
+  surfaces.map((surface) => {
+    const part = parts[surface.part] as Part;
+    const wear = wornBy(dress, part, surface, outside);
+    return part.stuff !== 'board' && isPaper(finishOf(wear, finishes)) ? undefined : wear;
+  });
+
 /** Covers a piece.
  *  Shape: an assembly, its inspection, what it wears, the set's finishes and how large a net of each may be → its surfaces, papers and paint. Units: µm at doll size, millilitres.
  *  Laws: each face that wears paper is covered once, save where a flap lies under another paper; no paper lies where something is glued. */
@@ -152,13 +166,7 @@ export const coverPiece = (
   const { parts, outside, motions } = assembly;
   const moving = new Set(motions.flatMap((motion) => motion.parts));
   const separate = surfacesOf(parts, inspection.contacts, inspection.boxes, moving);
-  const wearOf = (surface: Surface): Wear | undefined => {
-    const part = parts[surface.part] as Part;
-    const wear = wornBy(dress, part, surface, outside);
-    // Sticks are painted or left; paper goes round them as tape does, and needs no pattern of ours.
-    return part.stuff !== 'board' && isPaper(finishOf(wear, finishes)) ? undefined : wear;
-  };
-  const worn = separate.map(wearOf);
+  const worn = wornOn(assembly, separate, dress, finishes);
   const surfaces = separate.map((surface, index) => upTo(surface, worn[index]));
   const alone = { parts, surfaces, worn, finishes, outside };
   if (dress.when === 'built') {

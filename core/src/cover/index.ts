@@ -1,4 +1,4 @@
-export { type Covering, coverPiece, type Paint } from './cover.ts';
+export { type Covering, coverPiece, type Paint, wornOn } from './cover.ts';
 export { type Dress, dressSchema, RUNS, type Runs, sameAt, UNDRESSED, type Wear, type WornAt, withWear } from './dress.ts';
 export { artOn, fitOn } from './dressed.ts';
 export { inSpace, type Surface, surfacesOf } from './exposed.ts';

@@ -63,7 +63,8 @@ describe('sticks', () => {
       const count = 20 + Math.floor(random() * 181);
       const kinds = Array.from({ length: 3 + Math.floor(random() * 25) }, () => 8_000 + Math.floor(random() * 180) * 1_000);
       const items = pieces(Array.from({ length: count }, () => kinds[Math.floor(random() * kinds.length)] as number));
-      const layout = cutSticks(items, DOWEL, solve);
+      // A busy machine must not decide what can be proven.
+      const layout = cutSticks(items, DOWEL, (program) => solve(program, 60));
       if (layout.sticks.length === layout.least) proven += 1;
       if (cutSticks(items, DOWEL).sticks.length > layout.sticks.length) harder += 1;
       if (order % 25 === 0) expect(faults(layout, items, DOWEL)).toEqual([]);

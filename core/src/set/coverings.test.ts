@@ -75,9 +75,22 @@ describe('what it takes', () => {
     expect(need.count).toBeLessThanOrEqual(Math.ceil((1.6 * area) / sheet) + 1);
     expect(need.buy).toBe(need.count - 1);
     expect(need.price).toBeCloseTo(need.buy * 0.8, 9);
-    const placed = need.sheets.flatMap(({ placements }) => placements);
-    expect(new Set(placed.map(({ id }) => id)).size).toBe(placed.length);
-    for (const { x, y } of placed) expect(Math.max(x, y)).toBeLessThan(12 * UM.in);
+    const cuts = need.laid.flatMap((sheet) => sheet.cuts);
+    // One cut for each paper, and one more for each seam.
+    expect(cuts.length).toBe(coverings.flatMap(({ covering }) => covering.papers).length + need.seams.length);
+    for (const { x, y, width, height, tag } of cuts) {
+      expect([x + width <= 12 * UM.in, y + height <= 12 * UM.in, /^\d+[A-Z]+$/.test(tag)]).toEqual([true, true, true]);
+    }
+    for (const { cuts: side } of need.laid)
+      for (const one of side)
+        for (const other of side)
+          expect(
+            one === other ||
+              one.x + one.width <= other.x ||
+              other.x + other.width <= one.x ||
+              one.y + one.height <= other.y ||
+              other.y + other.height <= one.y,
+          ).toBe(true);
   });
 
   it('a roll: no shorter than the area on its width, and little longer', () => {

@@ -43,6 +43,22 @@ const keyOf = (document: SetDocument, derived: DerivedPiece, piece: Piece, worn:
     document.printing,
   ]);
 
+/** Covers one piece, whether or not it wears anything yet; nothing for one that cannot be built. */
+export const coverOne = (
+  document: SetDocument,
+  { made, ...derived }: DerivedPiece,
+  previous: readonly DerivedCovering[] = [],
+): DerivedCovering | null => {
+  const piece = document.pieces.find(({ id }) => id === derived.id);
+  if (!made || !piece) return null;
+  const finishes = finishesOf(document);
+  const key = keyOf(document, { made, ...derived }, piece, wornFinishes(piece, finishes));
+  const known = previous.find((covering) => covering.key === key);
+  if (known) return known;
+  const covering = coverPiece(made.assembly, made.inspection, piece.dress, finishes, (id) => roomOf(document, finishes.get(id)));
+  return { key, id: piece.id, covering };
+};
+
 /** Covers every piece that wears anything and stands.
  *  Shape: a document and its pieces → their coverings, in the pieces' order. `previous` only saves work: what has not changed is taken over as the
  *  very same object. */
@@ -52,19 +68,9 @@ export const deriveCoverings = (
   previous: readonly DerivedCovering[] = [],
 ): readonly DerivedCovering[] => {
   const finishes = finishesOf(document);
-  const known = new Map(previous.map((covering) => [covering.key, covering]));
   return document.pieces.flatMap((piece, index) => {
-    const { made, ...its } = derived.pieces[index] as DerivedPiece;
-    const worn = wornFinishes(piece, finishes);
-    if (!made || worn.length === 0) return [];
-    const key = keyOf(document, { made, ...its }, piece, worn);
-    return (
-      known.get(key) ?? {
-        key,
-        id: piece.id,
-        covering: coverPiece(made.assembly, made.inspection, piece.dress, finishes, (id) => roomOf(document, finishes.get(id))),
-      }
-    );
+    if (wornFinishes(piece, finishes).length === 0) return [];
+    return coverOne(document, derived.pieces[index] as DerivedPiece, previous) ?? [];
   });
 };
 

@@ -2,7 +2,7 @@ export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
 export { coverFindings, neighbours } from './coverFindings.ts';
-export { type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';
+export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';
 export { tickCut, untickCut } from './cutSheets.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
 export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
@@ -12,7 +12,7 @@ export { type CutSheet, MOST_PIECES, type Piece, type SetDocument, setSchema } f
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
-export { type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
+export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';

@@ -1,9 +1,10 @@
 // µm, doll size. What has to be there to cover a set: pages, sheets, lengths of a roll, paint.
-import { type Art, type Finish, type Look, PATTERNS, type Paper, sizeOfPaper } from '../cover/index.ts';
+import { type Art, type Covering, type Finish, type Look, PATTERNS, type Paper, sizeOfPaper } from '../cover/index.ts';
 import { FIRST_ANSWER, layOut, type Sheet, USUAL_WISHES } from '../cut/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { impose, plainDrawing } from '../print/index.ts';
-import { type DerivedCovering, looksOf, printedPapers } from './coverings.ts';
+import { lyingSize } from '../shape/index.ts';
+import { type DerivedCovering, looksOf, paperName, printedPapers } from './coverings.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
@@ -17,19 +18,39 @@ export type Seam = {
   readonly onLine: boolean;
 };
 
+/** A sheet or a length of roll, and what is cut from it: rectangles with the tags of their parts. */
+export type LaidPaper = {
+  readonly width: number;
+  readonly height: number;
+  readonly cuts: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly tag: string;
+  }[];
+};
+
 /** What one finish needs. Areas in µm². */
 export type PaperNeed = { readonly finish: string; readonly area: number } & (
   | { readonly kind: 'paint'; readonly ml: number }
   | { readonly kind: 'printed'; readonly pages: number }
   | {
       readonly kind: 'sheets';
-      readonly sheets: readonly Sheet[];
+      readonly laid: readonly LaidPaper[];
       readonly count: number;
       readonly buy: number;
       readonly price: number | null;
       readonly seams: readonly Seam[];
     }
-  | { readonly kind: 'roll'; readonly length: number; readonly buy: number; readonly price: number | null; readonly seams: readonly Seam[] }
+  | {
+      readonly kind: 'roll';
+      readonly laid: readonly LaidPaper[];
+      readonly length: number;
+      readonly buy: number;
+      readonly price: number | null;
+      readonly seams: readonly Seam[];
+    }
 );
 
 /** A length cut into pieces of at most `most`: on lines `step` apart where there are any, so that neighbours match.
@@ -40,7 +61,13 @@ export const seamsOf = (length: number, most: number, step: number | null): read
   return Array.from({ length: Math.max(0, count - 1) }, (_, index) => (index + 1) * each);
 };
 
-type Cut = { readonly id: string; readonly width: number; readonly height: number; readonly lies: 'either' | 'drawn' | 'turned' };
+type Cut = {
+  readonly id: string;
+  readonly tag: string;
+  readonly width: number;
+  readonly height: number;
+  readonly lies: 'either' | 'drawn' | 'turned';
+};
 
 /** After how much the pattern begins anew on a sheet, across and up, where it does. */
 const repeatOf = (look: Look | undefined): { readonly x: number; readonly y: number } | null =>
@@ -57,6 +84,7 @@ const cutsOf = (
   look: Look | undefined,
   room: { readonly width: number; readonly height: number },
   coverings: readonly DerivedCovering[],
+  tagOf: (piece: string, paper: Paper, covering: Covering) => string,
 ): { readonly cuts: readonly Cut[]; readonly seams: readonly Seam[] } => {
   const repeat = repeatOf(look);
   const directed = isDirected(finish.art);
@@ -82,6 +110,7 @@ const cutsOf = (
       return ys.slice(1).flatMap((y, row) =>
         xs.slice(1).map((x, column) => ({
           id: `${id} ${number} ${row} ${column}`,
+          tag: tagOf(id, paper, covering),
           width: Math.ceil(x - (xs[column] as number)),
           height: Math.ceil(y - (ys[row] as number)),
           lies: directed ? (turned ? 'turned' : 'drawn') : 'either',
@@ -96,6 +125,19 @@ const RULES = { gap: 0, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'f
 
 const laidOn = (cuts: readonly Cut[], width: number, height: number, atHand: number): readonly Sheet[] =>
   layOut(cuts, [{ name: 'paper', width, height, price: null, atHand, offcut: null }], RULES, FIRST_ANSWER).sheets;
+
+/** Sheets as they are drawn. */
+const asLaid = (sheets: readonly Sheet[], cuts: readonly Cut[], width: number, height: number): readonly LaidPaper[] => {
+  const byId = new Map(cuts.map((cut) => [cut.id, cut]));
+  return sheets.map(({ placements }) => ({
+    width,
+    height,
+    cuts: placements.flatMap((placement) => {
+      const cut = byId.get(placement.id);
+      return cut ? [{ x: placement.x, y: placement.y, ...lyingSize(cut, placement), tag: cut.tag }] : [];
+    }),
+  }));
+};
 
 /** The shortest length of a roll that takes the cuts, by trying shorter and shorter ones.
  *  The bound is the area; halving the way between what is too short and what does comes within a millimetre. */
@@ -125,6 +167,11 @@ const rollLength = (cuts: readonly Cut[], width: number): number => {
 /** What a set's finishes need, in the order of the tray; finishes that nothing wears are left out. */
 export const paperNeeds = (document: SetDocument, derived: DerivedSet, coverings: readonly DerivedCovering[]): readonly PaperNeed[] => {
   const looks = looksOf(document, derived);
+  const made = new Map(derived.pieces.map((piece) => [piece.id, piece.made]));
+  const tagOf = (piece: string, paper: Paper, covering: Covering): string => {
+    const its = made.get(piece);
+    return its ? paperName(paper, covering, its).tag : '';
+  };
   return document.finishes.flatMap((finish): readonly PaperNeed[] => {
     const { id, supply } = finish;
     const paints = coverings.flatMap(({ covering }) => covering.paints.filter((paint) => paint.finish === id));
@@ -151,7 +198,7 @@ export const paperNeeds = (document: SetDocument, derived: DerivedSet, coverings
         return [{ kind: 'printed', finish: id, area, pages: pages.length }];
       }
       case 'sheets': {
-        const { cuts, seams } = cutsOf(finish, looks.get(id), supply, coverings);
+        const { cuts, seams } = cutsOf(finish, looks.get(id), supply, coverings, tagOf);
         const sheets = laidOn(cuts, supply.width, supply.height, supply.atHand);
         const buy = Math.max(0, sheets.length - supply.atHand);
         return [
@@ -159,7 +206,7 @@ export const paperNeeds = (document: SetDocument, derived: DerivedSet, coverings
             kind: 'sheets',
             finish: id,
             area,
-            sheets,
+            laid: asLaid(sheets, cuts, supply.width, supply.height),
             count: sheets.length,
             buy,
             price: supply.price === null ? null : supply.price * buy,
@@ -168,10 +215,13 @@ export const paperNeeds = (document: SetDocument, derived: DerivedSet, coverings
         ];
       }
       case 'roll': {
-        const { cuts, seams } = cutsOf(finish, looks.get(id), { width: supply.width, height: Number.MAX_SAFE_INTEGER }, coverings);
+        const { cuts, seams } = cutsOf(finish, looks.get(id), { width: supply.width, height: Number.MAX_SAFE_INTEGER }, coverings, tagOf);
         const length = rollLength(cuts, supply.width);
+        const laid = asLaid(laidOn(cuts, supply.width, length, 0), cuts, supply.width, length);
         const buy = Math.max(0, length - supply.atHand);
-        return [{ kind: 'roll', finish: id, area, length, buy, price: supply.price === null ? null : (supply.price * buy) / 1e6, seams }];
+        return [
+          { kind: 'roll', finish: id, area, laid, length, buy, price: supply.price === null ? null : (supply.price * buy) / 1e6, seams },
+        ];
       }
       default:
         return assertNever(supply);

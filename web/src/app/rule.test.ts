@@ -38,7 +38,14 @@ describe('turning pages', () => {
       if (way.at(-1) === path) break;
       way.push(path);
     }
-    expect(way).toEqual(['/sets', '/sets/attic/doll', '/sets/attic/pieces', '/sets/attic/cutting', '/sets/attic/printing']);
+    expect(way).toEqual([
+      '/sets',
+      '/sets/attic/doll',
+      '/sets/attic/pieces',
+      '/sets/attic/coverings',
+      '/sets/attic/cutting',
+      '/sets/attic/printing',
+    ]);
     expect(pageBeside('/sets/attic/pieces/piece-3', -1)).toBe('/sets/attic/doll');
     expect(pageBeside('/sets/attic/doll', -1)).toBe('/sets');
     expect(pageBeside('/sets', 1)).toBe('/sets');

@@ -72,7 +72,7 @@ const useAnswer = <T>(ask: (document: SetDocument) => Promise<T>): T | null => {
   return answer;
 };
 
-/** What covers a piece of the open set; null until it is known, and where it wears nothing. */
+/** What covers a piece of the open set; null until it is known, and where it cannot be built. */
 export const useCovering = (pieceId: string | undefined): DerivedCovering | null => {
   const ask = useCallback(async (document: SetDocument) => (pieceId === undefined ? null : coverThere(document, pieceId)), [pieceId]);
   const answer = useAnswer(ask);

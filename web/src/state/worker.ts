@@ -11,6 +11,7 @@ import {
   type BoardLayout,
   boardPlans,
   coverFindings,
+  coverOne,
   cuttingFindings,
   type DerivedCovering,
   type DerivedPiece,
@@ -140,11 +141,13 @@ const work = {
     const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;
     return made ? orderOfPiece(made) : null;
   },
-  /** What covers one piece; null when it wears nothing, or cannot be built. */
+  /** What covers one piece; null when it cannot be built. */
   cover: (document: SetDocument, pieceId: string): DerivedCovering | null => {
     const derived = derive(document, known?.derived);
-    coverings = deriveCoverings(document, derived, coverings);
-    return coverings.find(({ id }) => id === pieceId) ?? null;
+    const piece = derived.pieces.find(({ id }) => id === pieceId);
+    const covering = piece ? coverOne(document, piece, coverings) : null;
+    if (covering) coverings = [...coverings.filter(({ id }) => id !== pieceId), covering];
+    return covering;
   },
   /** What all coverings of the set need, and what a careful maker would notice about them. */
   needs: (document: SetDocument): NeedsReply => {

@@ -98,7 +98,7 @@ export const lookThere = (document: SetDocument): Promise<DerivedSet> => worksho
 /** The order of assembly of a derived piece, by its key. */
 export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));
 
-/** What covers a piece; null when it wears nothing. */
+/** What covers a piece; null when it cannot be built. */
 export const coverThere = (document: SetDocument, pieceId: string): Promise<DerivedCovering | null> =>
   workshop.ask((hand) => hand.cover(document, pieceId));
 

@@ -88,7 +88,11 @@ const pictureOf = (look: Look, window: Rect, fit: Rect): HTMLCanvasElement => {
 
 /** The clothes of a piece. Shape: what covers it and the looks of its finishes → a cloth for each face that wears something. Faces that wear the
  *  same share one picture, as large as the part of the pattern that they show. */
-export const clothesOf = (assembly: Assembly, { surfaces, worn }: Covering, looks: ReadonlyMap<string, Look>): readonly Cloth[] => {
+export const clothesOf = (
+  assembly: Assembly,
+  { surfaces, worn }: Pick<Covering, 'surfaces' | 'worn'>,
+  looks: ReadonlyMap<string, Look>,
+): readonly Cloth[] => {
   const dressed = surfaces.flatMap((surface, index): readonly Dressed[] => {
     const wear = worn[index];
     const part = assembly.parts[surface.part];

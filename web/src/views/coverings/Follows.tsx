@@ -1,8 +1,17 @@
-import { type Finish, type Look, mainColour, sizeOfPaper } from '@parlor/core/cover';
+import { type Finish, type Look, mainColour, sizeOfPaper, UNDRESSED, wornOn } from '@parlor/core/cover';
 import { showLength, UM, type Units } from '@parlor/core/measure';
-import { drawPaper } from '@parlor/core/print';
-import { type DerivedCovering, type DerivedPiece, type MadePiece, neighbours, type PaperNeed, paperName } from '@parlor/core/set';
-import type { Vec3 } from '@parlor/core/shape';
+import { drawPaper, type Mark } from '@parlor/core/print';
+import {
+  type DerivedCovering,
+  type DerivedPiece,
+  type LaidPaper,
+  type MadePiece,
+  neighbours,
+  type PaperNeed,
+  paperName,
+  type Seam,
+} from '@parlor/core/set';
+import type { Rect, Vec3 } from '@parlor/core/shape';
 import { memo, useMemo, useState } from 'react';
 import { useAppSelector, useNeeds, useSet, useUnits } from '../../state/index.ts';
 import { Button, canDrawModel, clothesOf, Figure, LookSwatch, MarginNote, Marks, PieceModel, usePicturesCame } from '../../ui/index.ts';
@@ -25,13 +34,17 @@ const Dressed = ({
   readonly looks: ReadonlyMap<string, Look>;
   readonly onTouch: ((part: number, at: Vec3) => void) | undefined;
 }) => {
-  const { doll } = useSet();
+  const { doll, finishes, pieces } = useSet();
+  const dress = pieces.find(({ id }) => id === piece.id)?.dress ?? UNDRESSED;
   const { night } = useAppSelector((state) => state.desk);
   const came = usePicturesCame();
-  const clothes = useMemo(
-    () => (covering && came >= 0 ? clothesOf(made.assembly, covering.covering, looks) : []),
-    [made, covering, looks, came],
-  );
+  // Who wears what is known here at once; where it shows, and what it is cut from, follows from the worker.
+  const clothes = useMemo(() => {
+    if (!covering || came < 0) return [];
+    const { surfaces } = covering.covering;
+    const worn = wornOn(made.assembly, surfaces, dress, new Map(finishes.map((finish) => [finish.id, finish])));
+    return clothesOf(made.assembly, { surfaces, worn }, looks);
+  }, [made, covering, looks, came, dress, finishes]);
   return (
     <div className={canDrawModel() ? 'relative h-88 shrink-0' : ''} data-clothes={clothes.length}>
       <div className={canDrawModel() ? 'absolute inset-0' : ''}>
@@ -58,22 +71,59 @@ const mm = (um: number): number => Math.round(um) / 1000;
 /** Millimetres of paper to a pixel of the page, so that all papers of a piece keep their proportions. */
 const PX = 0.92;
 
+/** A dashed line wherever two sheets meet on a paper. */
+const seamMarks = (seams: readonly Seam[], paper: number, box: Rect, height: number): readonly Mark[] => {
+  const low = height - box.y1;
+  return seams
+    .filter((seam) => seam.paper === paper)
+    .map(({ way, at }) => ({
+      kind: 'line',
+      style: 'join',
+      closed: false,
+      points:
+        way === 'across'
+          ? [
+              [at, low],
+              [at, height],
+            ]
+          : [
+              [0, low + at],
+              [box.x1, low + at],
+            ],
+    }));
+};
+
+const NO_SEAMS: readonly Seam[] = [];
+
+/** The seams on one piece; the same list while nothing has changed. */
+const useSeams = (needs: readonly PaperNeed[] | undefined, piece: string): readonly Seam[] =>
+  useMemo(() => {
+    const all = (needs ?? []).flatMap((need) => ('seams' in need ? need.seams : [])).filter((seam) => seam.piece === piece);
+    return all.length === 0 ? NO_SEAMS : all;
+  }, [needs, piece]);
+
 /** The papers of a piece unfolded, as they will be printed, all to one scale. */
 const Unfolded = memo(
   ({
     made,
     covering,
     looks,
+    seams,
   }: {
     readonly made: MadePiece;
     readonly covering: DerivedCovering;
     readonly looks: ReadonlyMap<string, Look>;
+    /** Where papers that are larger than a sheet are joined of several. */
+    readonly seams: readonly Seam[];
   }) => {
     const [all, setAll] = useState(false);
     const units = useUnits();
     const { papers } = covering.covering;
     const sorted = useMemo(
-      () => papers.map((paper) => ({ paper, box: sizeOfPaper(paper) })).sort((a, b) => b.box.x1 * b.box.y1 - a.box.x1 * a.box.y1),
+      () =>
+        papers
+          .map((paper, number) => ({ paper, number, box: sizeOfPaper(paper) }))
+          .sort((a, b) => b.box.x1 * b.box.y1 - a.box.x1 * a.box.y1),
       [papers],
     );
     const shown = all ? sorted : sorted.slice(0, FIRST);
@@ -84,7 +134,7 @@ const Unfolded = memo(
           {papers.length} {papers.length === 1 ? 'paper' : 'papers'}, unfolded
         </h3>
         <div className="flex flex-wrap gap-x-4 gap-y-3 items-end mt-2" data-testid="papers">
-          {shown.map(({ paper, box }, index) => {
+          {shown.map(({ paper, number, box }, index) => {
             const look = looks.get(paper.wear.finish ?? '');
             if (!look) return null;
             const { tag, name } = paperName(paper, covering.covering, made);
@@ -100,7 +150,7 @@ const Unfolded = memo(
                   aria-label={words}
                   data-paper={paper.how}
                 >
-                  <Marks marks={marks} height={height} />
+                  <Marks marks={[...marks, ...seamMarks(seams, number, box, height)]} height={height} />
                 </svg>
                 <figcaption className="text-small text-graphite max-w-44">{words}</figcaption>
               </figure>
@@ -159,6 +209,55 @@ const areaText = (area: number, { unit }: Units): string => {
   return `${value.toFixed(value < 10 ? 1 : 0)} ${unit === 'in' ? 'sq in' : 'cm²'}`;
 };
 
+/** Pixels to a millimetre of a sheet that is drawn small. */
+const SHEET_PX = 0.42;
+
+/** How sheets or a roll are cut: each small, its cuts with the tags of their parts. */
+const LaidPapers = ({ laid, name }: { readonly laid: readonly LaidPaper[]; readonly name: string }) => (
+  <details className="mt-1">
+    <summary className="cursor-pointer text-small text-moss min-h-8 content-center">how it is cut</summary>
+    <div className="flex flex-wrap gap-2.5 mt-1">
+      {laid.map(({ width, height, cuts }, index) => (
+        <svg
+          key={index}
+          viewBox={`-1 -1 ${mm(width) + 2} ${mm(height) + 2}`}
+          style={{ width: `${(mm(width) + 2) * SHEET_PX}px` }}
+          role="img"
+          aria-label={`${name}, ${index + 1} of ${laid.length}: ${cuts.map(({ tag }) => tag).join(' ')}`}
+          data-laid=""
+        >
+          <rect width={mm(width)} height={mm(height)} fill="var(--oat)" stroke="var(--line)" strokeWidth={1.6} />
+          {cuts.map((cut, each) => (
+            <g key={each}>
+              <rect
+                x={mm(cut.x)}
+                y={mm(height - cut.y - cut.height)}
+                width={mm(cut.width)}
+                height={mm(cut.height)}
+                fill="var(--leaf)"
+                stroke="var(--ink)"
+                strokeWidth={1}
+              />
+              {Math.min(cut.width, cut.height) > 16_000 && (
+                <text
+                  x={mm(cut.x + cut.width / 2)}
+                  y={mm(height - cut.y - cut.height / 2)}
+                  fontSize={16}
+                  textAnchor="middle"
+                  dominantBaseline="central"
+                  fill="var(--ink)"
+                >
+                  {cut.tag}
+                </text>
+              )}
+            </g>
+          ))}
+        </svg>
+      ))}
+    </div>
+  </details>
+);
+
 /** What all coverings of the set take. */
 const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonly looks: ReadonlyMap<string, Look> }) => {
   const { finishes } = useSet();
@@ -186,6 +285,7 @@ const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonl
                 <span className="min-w-0">
                   <strong className="font-semibold">{finish.name}</strong> <NeedWords need={need} finish={finish} />
                   <span className="block text-graphite text-small">covers {areaText(need.area, units)}</span>
+                  {'laid' in need && <LaidPapers laid={need.laid} name={finish.name} />}
                 </span>
               </li>
             )
@@ -232,6 +332,7 @@ type Props = {
 export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
   const { finishes } = useSet();
   const needed = useNeeds();
+  const seams = useSeams(needed?.needs, piece?.id ?? '');
   const made = piece?.made ?? null;
   const known = looks ?? NOTHING;
   if (!piece) return <p className="font-hand text-graphite">working it out …</p>;
@@ -264,7 +365,7 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
               {notes.map((finding) => (
                 <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)} ${JSON.stringify(finding.numbers)}`} finding={finding} />
               ))}
-              {needed && notes.length === 0 && covering && (
+              {needed && notes.length === 0 && needed.needs.length > 0 && (
                 <li className="font-hand text-body text-moss">Nothing to note: enough paper, no raw edge in sight.</li>
               )}
             </ul>
@@ -281,8 +382,8 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
           </div>
           <Needs needs={needed?.needs ?? []} looks={known} />
         </div>
-        {covering ? (
-          <Unfolded made={made} covering={covering} looks={known} />
+        {covering && covering.covering.papers.length + covering.covering.paints.length > 0 ? (
+          <Unfolded made={made} covering={covering} looks={known} seams={seams} />
         ) : (
           <p className="font-hand text-graphite">It wears nothing yet: bare board, as it was bought.</p>
         )}
