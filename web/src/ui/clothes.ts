@@ -86,12 +86,28 @@ const pictureOf = (look: Look, window: Rect, fit: Rect): HTMLCanvasElement => {
   return canvas;
 };
 
+/** Pictures of looks that were drawn already, with the part of the pattern that each shows: a face more is dressed from what is there. */
+const drawn = new WeakMap<Look, { readonly window: Rect; readonly canvas: HTMLCanvasElement; readonly came: number }>();
+
+const covers = (outer: Rect, inner: Rect): boolean =>
+  outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+
+/** A look drawn over a window at least. */
+const sharedPicture = (look: Look, window: Rect, came: number): { readonly window: Rect; readonly canvas: HTMLCanvasElement } => {
+  const known = drawn.get(look);
+  if (known && known.came === came && covers(known.window, window)) return known;
+  const made = { window, canvas: pictureOf(look, window, window), came };
+  drawn.set(look, made);
+  return made;
+};
+
 /** The clothes of a piece. Shape: what covers it and the looks of its finishes → a cloth for each face that wears something. Faces that wear the
- *  same share one picture, as large as the part of the pattern that they show. */
+ *  same share one picture, as large as the part of the pattern that they show. `came` counts the maker's own pictures that have come. */
 export const clothesOf = (
   assembly: Assembly,
   { surfaces, worn }: Pick<Covering, 'surfaces' | 'worn'>,
   looks: ReadonlyMap<string, Look>,
+  came: number,
 ): readonly Cloth[] => {
   const dressed = surfaces.flatMap((surface, index): readonly Dressed[] => {
     const wear = worn[index];
@@ -113,13 +129,17 @@ export const clothesOf = (
     const key = keyOf(each, index);
     windows.set(key, around(each.corners, windows.get(key)));
   });
-  const canvases = new Map<string, HTMLCanvasElement>();
+  const pictures = new Map<string, { readonly window: Rect; readonly canvas: HTMLCanvasElement }>();
   return shown.map((each, index): Cloth => {
     const { surface, wear, corners } = each;
     const key = keyOf(each, index);
-    const window = windows.get(key) as Rect;
     const look = looks.get(wear.finish ?? '') as Look;
-    if (look.kind !== 'plain' && !canvases.has(key)) canvases.set(key, pictureOf(look, window, each.fit));
+    const asked = windows.get(key) as Rect;
+    if (look.kind !== 'plain' && !pictures.has(key)) {
+      const own = key !== wear.finish;
+      pictures.set(key, own ? { window: asked, canvas: pictureOf(look, asked, each.fit) } : sharedPicture(look, asked, came));
+    }
+    const { window, canvas } = pictures.get(key) ?? { window: asked, canvas: null };
     return {
       part: surface.part,
       positions: Float32Array.from(corners.flatMap(({ at }) => at.map((value) => value / 1000))),
@@ -129,7 +149,7 @@ export const clothesOf = (
           (y - window.y0) / (window.y1 - window.y0 || 1),
         ]),
       ),
-      canvas: canvases.get(key) ?? null,
+      canvas,
       colour: look.kind === 'plain' ? look.colour : '#ffffff',
     };
   });

@@ -181,19 +181,22 @@ const undress = ({ bodies }: Model): void => {
   }
 };
 
+/** Textures by the picture that they show, so that a picture goes to the graphics card once. */
+const textures = new WeakMap<HTMLCanvasElement, CanvasTexture>();
+
+const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
+  const known = textures.get(canvas);
+  if (known) return known;
+  const made = new CanvasTexture(canvas);
+  made.colorSpace = SRGBColorSpace;
+  made.anisotropy = 8;
+  textures.set(canvas, made);
+  return made;
+};
+
 /** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. */
 export const dressModel = (model: Model, clothes: readonly Cloth[]): void => {
   undress(model);
-  const textures = new Map<HTMLCanvasElement, CanvasTexture>();
-  const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
-    const known = textures.get(canvas);
-    if (known) return known;
-    const made = new CanvasTexture(canvas);
-    made.colorSpace = SRGBColorSpace;
-    made.anisotropy = 8;
-    textures.set(canvas, made);
-    return made;
-  };
   for (const { part, positions, uvs, canvas, colour } of clothes) {
     const shape = new BufferGeometry();
     shape.setAttribute('position', new BufferAttribute(positions, 3));

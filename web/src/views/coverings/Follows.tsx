@@ -12,7 +12,7 @@ import {
   type Seam,
 } from '@parlor/core/set';
 import type { Rect, Vec3 } from '@parlor/core/shape';
-import { memo, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { useAppSelector, useNeeds, useSet, useUnits } from '../../state/index.ts';
 import { Button, canDrawModel, clothesOf, Figure, LookSwatch, MarginNote, Marks, PieceModel, usePicturesCame } from '../../ui/index.ts';
 import { Beside } from './Palette.tsx';
@@ -43,7 +43,7 @@ const Dressed = ({
     if (!covering || came < 0) return [];
     const { surfaces } = covering.covering;
     const worn = wornOn(made.assembly, surfaces, dress, new Map(finishes.map((finish) => [finish.id, finish])));
-    return clothesOf(made.assembly, { surfaces, worn }, looks);
+    return clothesOf(made.assembly, { surfaces, worn }, looks, came);
   }, [made, covering, looks, came, dress, finishes]);
   return (
     <div className={canDrawModel() ? 'relative h-88 shrink-0' : ''} data-clothes={clothes.length}>
@@ -70,6 +70,18 @@ const mm = (um: number): number => Math.round(um) / 1000;
 
 /** Millimetres of paper to a pixel of the page, so that all papers of a piece keep their proportions. */
 const PX = 0.92;
+
+/** Counts up to a number, one by one whenever nothing else is to be done: papers with wood and marble are drawn each in its own time. */
+const useGrowing = (to: number): number => {
+  const [count, setCount] = useState(1);
+  const at = Math.min(count, to);
+  useEffect(() => {
+    if (at >= to) return undefined;
+    const timer = setTimeout(() => setCount(at + 1), 0);
+    return () => clearTimeout(timer);
+  }, [at, to]);
+  return at;
+};
 
 /** A dashed line wherever two sheets meet on a paper. */
 const seamMarks = (seams: readonly Seam[], paper: number, box: Rect, height: number): readonly Mark[] => {
@@ -126,7 +138,7 @@ const Unfolded = memo(
           .sort((a, b) => b.box.x1 * b.box.y1 - a.box.x1 * a.box.y1),
       [papers],
     );
-    const shown = all ? sorted : sorted.slice(0, FIRST);
+    const shown = sorted.slice(0, useGrowing(all ? sorted.length : Math.min(FIRST, sorted.length)));
     if (papers.length === 0) return null;
     return (
       <section aria-label="Its papers, unfolded">
@@ -210,7 +222,7 @@ const areaText = (area: number, { unit }: Units): string => {
 };
 
 /** Pixels to a millimetre of a sheet that is drawn small. */
-const SHEET_PX = 0.42;
+const SHEET_PX = 0.75;
 
 /** How sheets or a roll are cut: each small, its cuts with the tags of their parts. */
 const LaidPapers = ({ laid, name }: { readonly laid: readonly LaidPaper[]; readonly name: string }) => (
@@ -273,7 +285,7 @@ const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonl
           return (
             finish &&
             look && (
-              <li key={need.finish} className="flex items-center gap-3 text-note">
+              <li key={need.finish} className="flex items-start gap-3 text-note">
                 <LookSwatch
                   label={finish.name}
                   look={look}

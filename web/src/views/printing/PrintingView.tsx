@@ -16,9 +16,9 @@ const PAPER = [
 ] as const;
 
 const WHAT = [
-  { value: 'all', label: 'everything' },
   { value: 'templates', label: 'templates' },
   { value: 'coverings', label: 'coverings' },
+  { value: 'all', label: 'everything' },
 ] as const;
 
 type Made = { readonly document: SetDocument; readonly wanted: Wanted; readonly pages: readonly Page[] | 'stopped' | 'failed' };
@@ -144,7 +144,7 @@ const Decided = ({
   );
 };
 
-const ALL: Wanted = { pieces: null, what: 'all' };
+const ALL: Wanted = { pieces: null, what: 'templates' };
 
 const Pages = ({ pages, onAgain }: { readonly pages: Made['pages'] | null; readonly onAgain: () => void }) => {
   const long = useLong(pages === null);
