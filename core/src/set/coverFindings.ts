@@ -224,7 +224,8 @@ const colours = (dressed: Dressed): readonly Finding[] => {
       const [one, other] = [dressed.looks.get(a), dressed.looks.get(b)];
       if (!one || !other || said.has(`${a} ${b}`)) return [];
       const [p, q] = [mainColour(one), mainColour(other)];
-      const how = fight(p, q) ? 'fight' : contrastOf(p, q) < ALIKE ? 'alike' : null;
+      // The very same colour was meant to be the same.
+      const how = fight(p, q) ? 'fight' : p !== q && contrastOf(p, q) < ALIKE ? 'alike' : null;
       if (!how) return [];
       said.add(`${a} ${b}`);
       const name = (id: string) => dressed.document.finishes.find((finish) => finish.id === id)?.name ?? '';
