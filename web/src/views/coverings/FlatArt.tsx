@@ -4,9 +4,9 @@ import { RotateCw } from 'lucide-react';
 import { type ReactNode, useId, useState } from 'react';
 import { useScale } from '../../state/index.ts';
 import { Button, Check, Choice, NumberField, pictureUrl, SizeField } from '../../ui/index.ts';
+import type { Change } from './dressing.ts';
 import { OwnPicture } from './OwnPicture.tsx';
 
-type Change = (words: string, change: Partial<Finish>) => void;
 type PictureArt = Extract<Art, { kind: 'picture' }>;
 type SignArt = Extract<Art, { kind: 'sign' }>;
 

@@ -19,7 +19,7 @@ type RowProps = {
   readonly piece: Piece;
   readonly at: WornAt;
   readonly label: string;
-  readonly open: boolean;
+
   readonly onGone?: (() => void) | undefined;
 };
 
@@ -101,9 +101,9 @@ export const WornList = ({ piece, made }: { readonly piece: Piece; readonly made
         Who wears what
       </h2>
       <ul className="space-y-1.5">
-        <Row piece={piece} at={{ kind: 'piece' }} label="the whole piece" open />
+        <Row piece={piece} at={{ kind: 'piece' }} label="the whole piece" />
         {roles.map((role) => (
-          <Row key={role} piece={piece} at={{ kind: 'role', role }} label={`every ${role}`} open />
+          <Row key={role} piece={piece} at={{ kind: 'role', role }} label={`every ${role}`} />
         ))}
         {rows.map((at) => (
           <Row
@@ -111,7 +111,6 @@ export const WornList = ({ piece, made }: { readonly piece: Piece; readonly made
             piece={piece}
             at={at}
             label={atWords(at, parts, made.tags)}
-            open
             onGone={() => {
               setAsked(asked.filter((each) => each !== at));
               edit('a choice taken back', wearEdit(piece, at, undefined));

@@ -16,6 +16,9 @@ import { dollUm, realUm, UM } from '@parlor/core/measure';
 import type { Edit, Piece, SetDocument } from '@parlor/core/set';
 import type { KeptPicture } from '../../state/index.ts';
 
+/** Changes a finish, saying in words what is done. */
+export type Change = (words: string, change: Partial<Finish>) => void;
+
 /** What a touch on the model dresses. */
 export const SCOPES = [
   { value: 'face', label: 'one face' },

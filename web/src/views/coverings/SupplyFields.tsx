@@ -1,0 +1,76 @@
+import type { Finish } from '@parlor/core/cover';
+import { type DollUm, dollUm, UM } from '@parlor/core/measure';
+import { Choice, NumberField, SizeField } from '../../ui/index.ts';
+import { type Change, FIRST_ROLL } from './dressing.ts';
+
+const SUPPLY = [
+  { value: 'printed', label: 'my printer' },
+  { value: 'sheets', label: 'sheets' },
+  { value: 'roll', label: 'a roll' },
+] as const;
+
+const Side = ({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: DollUm;
+  readonly onChange: (value: DollUm) => void;
+}) => <SizeField label={label} world="doll" lengthUm={value} min={20 * UM.mm} max={3 * UM.m} onChange={(um) => onChange(dollUm(um))} />;
+
+const Price = ({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number | null;
+  readonly onChange: (value: number | null) => void;
+}) => <NumberField label={label} value={value} min={0} max={1e6} blank onChange={onChange} />;
+
+/** Where paper or film comes from, and how much of it lies there. */
+export const SupplyFields = ({ finish, change }: { readonly finish: Finish; readonly change: Change }) => {
+  const { supply } = finish;
+  const put = (next: Finish['supply']) => change(`where ${finish.name} comes from`, { supply: next });
+  const begin = (kind: Finish['supply']['kind']): Finish['supply'] => {
+    if (kind === 'printed') return { kind };
+    return kind === 'sheets'
+      ? { kind, width: dollUm(12 * UM.in), height: dollUm(12 * UM.in), atHand: 0, price: null }
+      : { kind, width: FIRST_ROLL, atHand: dollUm(0), price: null };
+  };
+  return (
+    <>
+      <Choice label="It comes from" value={supply.kind} options={SUPPLY} onChange={(kind) => put(begin(kind))} />
+      {supply.kind === 'sheets' && (
+        <div className="grid grid-cols-4 gap-3">
+          <Side label="Wide" value={supply.width} onChange={(width) => put({ ...supply, width })} />
+          <Side label="High" value={supply.height} onChange={(height) => put({ ...supply, height })} />
+          <NumberField
+            label="At hand"
+            value={supply.atHand}
+            min={0}
+            max={999}
+            whole
+            onChange={(value) => put({ ...supply, atHand: value ?? 0 })}
+          />
+          <Price label="Price of one" value={supply.price} onChange={(price) => put({ ...supply, price })} />
+        </div>
+      )}
+      {supply.kind === 'roll' && (
+        <div className="grid grid-cols-3 gap-3">
+          <Side label="Wide" value={supply.width} onChange={(width) => put({ ...supply, width })} />
+          <SizeField
+            label="At hand"
+            world="doll"
+            lengthUm={supply.atHand}
+            min={0}
+            max={100 * UM.m}
+            onChange={(um) => put({ ...supply, atHand: dollUm(um) })}
+          />
+          <Price label="Price of a metre" value={supply.price} onChange={(price) => put({ ...supply, price })} />
+        </div>
+      )}
+    </>
+  );
+};
