@@ -136,8 +136,8 @@ describe('a maker’s way through', () => {
     await h.see('[data-page="2"]');
     const count = Number(/(\d+) pages/.exec(await h.text('[data-testid="page-count"]'))?.[1]);
     await h.press('Download the pages (PDF)');
-    const file = join(downloads, 'pages.pdf');
-    await expect.poll(() => readdirSync(downloads), { timeout: 20_000 }).toEqual(['pages.pdf']);
+    const file = join(downloads, 'templates.pdf');
+    await expect.poll(() => readdirSync(downloads), { timeout: 20_000 }).toEqual(['templates.pdf']);
     const pdf = await getDocument({ data: new Uint8Array(readFileSync(file)), verbosity: 0 }).promise;
     expect(pdf.numPages).toBe(count);
     expect(count).toBeGreaterThan(10);

@@ -2,11 +2,14 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import {
+  coverFindings,
   derive,
+  deriveCoverings,
   describeChange,
   describeFinding,
   layOutSet,
   pagesOf,
+  paperNeeds,
   readSet,
   readSetFile,
   type SetDocument,
@@ -32,7 +35,16 @@ const allTheWay = (document: SetDocument): void => {
   const derived = derive(document);
   for (const finding of derived.pieces.flatMap(({ findings }) => findings)) describeFinding(finding, document.units);
   layOutSet(document, derived);
-  pagesOf(document, derived, { pieces: null, what: 'all' });
+  pagesOf(document, derived, { pieces: null, what: 'templates' });
+};
+
+/** What it wears: its pages, what they take, and what a careful maker would say of that. */
+const dressed = (document: SetDocument): void => {
+  const derived = derive(document);
+  const coverings = deriveCoverings(document, derived);
+  pagesOf(document, derived, { pieces: null, what: 'coverings' });
+  for (const finding of coverFindings(document, derived, coverings, paperNeeds(document, derived, coverings)))
+    describeFinding(finding, document.units);
 };
 
 describe(`${DOCUMENTS} hostile documents`, () => {
@@ -48,6 +60,7 @@ describe(`${DOCUMENTS} hostile documents`, () => {
         if (derived < ALL_THE_WAY) {
           derived += 1;
           allTheWay(result.value);
+          if (derived % 5 === 0) dressed(result.value);
         }
       } else {
         expect(result.error.length, `seed ${seed}`).toBeGreaterThan(0);
