@@ -1,6 +1,6 @@
 // µm, doll size. The paper of a board's face with the flaps that go over its edges and on over the face behind.
 import type { Part } from '../assembly/index.ts';
-import { areaOf, asRect, common, less, type Point, type Region, type Ring } from '../shape/index.ts';
+import { areaOf, asRect, common, less, type Point, type Region, type Ring, signedArea } from '../shape/index.ts';
 import { type Chunk, halfAcross, isPlain, wayOf } from './chunks.ts';
 import type { Surface } from './exposed.ts';
 import { bringing, type Iso, moveBy, movedRegion, STAY } from './iso.ts';
@@ -101,13 +101,7 @@ const showing = (ring: Ring, surface: Surface): readonly Region[] => {
 const rounded = (ring: Ring): Ring => ring.map(([x, y]): Point => [Math.round(x) + 0, Math.round(y) + 0]);
 
 /** Rings of surfaces run counter-clockwise, whichever way they were written. */
-const counterClockwise = (ring: Ring): Ring => {
-  const twice = ring.reduce((sum, [x, y], index) => {
-    const [nx, ny] = ring[(index + 1) % ring.length] as Point;
-    return sum + x * ny - nx * y;
-  }, 0);
-  return twice < 0 ? [...ring].reverse() : ring;
-};
+const counterClockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);
 
 /** The paper of one showing region of a face.
  *  Shape: a wrap and a region → panels (the face first) and scores, in the face's own coordinates. Flaps are cut on the bisector where they would
