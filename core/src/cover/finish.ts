@@ -68,7 +68,7 @@ export type Finish = {
 };
 
 /** The sides of a sheet of patterned craft paper: common practice, no source. */
-export const CRAFT_SHEET = dollUm(12 * UM.in);
+const CRAFT_SHEET = dollUm(12 * UM.in);
 
 /** A litre of water-based paint covers about ten square metres once: usual on labels, recalled from memory. */
 export const USUAL_SPREAD = 10;
@@ -168,6 +168,9 @@ const supplySchema: z.ZodType<Supply> = z.discriminatedUnion('kind', [
     price,
   }),
 ]);
+
+/** A supply of a kind, of the usual sizes, of which nothing is there yet. */
+export const usualSupply = (kind: Supply['kind']): Supply => supplySchema.parse({ kind });
 
 export const finishSchema: z.ZodType<Finish> = z.strictObject({
   id: textField(60, 1),

@@ -4,7 +4,6 @@ export { artOn, fitOn } from './dressed.ts';
 export { inSpace, type Surface, surfacesOf } from './exposed.ts';
 export {
   type Art,
-  CRAFT_SHEET,
   EDGE_WAYS,
   type EdgeWay,
   FIRST_PALETTE,
@@ -15,6 +14,7 @@ export {
   type Supply,
   type Swatch,
   swatchSchema,
+  usualSupply,
 } from './finish.ts';
 export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';
 export { contrastOf, fillsOf, type Look, lookOf, mainColour, PRINT_PIXEL, paintTones, type SignLook, type Tones } from './look.ts';
@@ -32,4 +32,4 @@ export {
   placesOf,
   usedPixels,
 } from './picture.ts';
-export { type FaceId, faceAt, facesOf } from './surface.ts';
+export { type FaceId, faceAt, poseOfSide } from './surface.ts';

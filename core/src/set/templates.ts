@@ -3,7 +3,7 @@ import { boxOf, guidesOf, type Guide as Mate, type Motion, outlineOf, type Part 
 import { showLength, type Units } from '../measure/index.ts';
 import { drawPaper, drawTemplate, impose, type Page, type Template } from '../print/index.ts';
 import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
-import { deriveCoverings, printedPapers } from './coverings.ts';
+import { type DerivedCovering, deriveCoverings, printedPapers } from './coverings.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 
@@ -212,13 +212,24 @@ export const templatePages = (document: SetDocument, derived: DerivedSet, wanted
   impose(templatesOf(document, derived, wanted).map(drawTemplate), document.printing, `${document.name} · templates`);
 
 /** The pages of the coverings that the maker's printer prints. */
-const coveringPages = (document: SetDocument, derived: DerivedSet, { pieces }: Wanted): readonly Page[] => {
-  const papers = printedPapers(document, derived, deriveCoverings(document, derived), pieces);
+const coveringPages = (
+  document: SetDocument,
+  derived: DerivedSet,
+  { pieces }: Wanted,
+  known: readonly DerivedCovering[],
+): readonly Page[] => {
+  const papers = printedPapers(document, derived, deriveCoverings(document, derived, known), pieces);
   return impose(papers.map(drawPaper), document.printing, `${document.name} · coverings`);
 };
 
-/** All pages that are wanted: templates, which go onto board, before coverings, which want the better paper. */
-export const pagesOf = (document: SetDocument, derived: DerivedSet, wanted: Wanted): readonly Page[] => [
+/** All pages that are wanted: templates, which go onto board, before coverings, which want the better paper. Coverings that are `known` from
+ *  before only save work. */
+export const pagesOf = (
+  document: SetDocument,
+  derived: DerivedSet,
+  wanted: Wanted,
+  known: readonly DerivedCovering[] = [],
+): readonly Page[] => [
   ...(wanted.what === 'coverings' ? [] : templatePages(document, derived, wanted)),
-  ...(wanted.what === 'templates' ? [] : coveringPages(document, derived, wanted)),
+  ...(wanted.what === 'templates' ? [] : coveringPages(document, derived, wanted, known)),
 ];

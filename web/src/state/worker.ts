@@ -173,13 +173,13 @@ const work = {
     const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
     return transfer(bytes, [bytes.buffer]);
   },
-  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => pagesOf(document, derive(document, known?.derived), wanted),
+  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => pagesOf(document, derive(document, known?.derived), wanted, coverings),
   pdf: async (
     document: SetDocument,
     wanted: Wanted,
     onPage: (written: number, count: number) => void,
   ): Promise<Uint8Array<ArrayBuffer>> => {
-    const pages = pagesOf(document, derive(document, known?.derived), wanted);
+    const pages = pagesOf(document, derive(document, known?.derived), wanted, coverings);
     const bytes = await pdfOf(pages, document.name, onPage);
     return transfer(bytes, [bytes.buffer]);
   },

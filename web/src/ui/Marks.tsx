@@ -2,9 +2,8 @@ import { fittedWords, LINE_STYLES, type Mark } from '@parlor/core/print';
 import type { Ring } from '@parlor/core/shape';
 import { Fragment, useId } from 'react';
 import { fontOf, tonesUrl, widthsOf } from './lookCanvas.ts';
+import { mm } from './mm.ts';
 import { pictureUrl } from './pictures.ts';
-
-const mm = (um: number): number => Math.round(um) / 1000;
 
 type Props = { readonly marks: readonly Mark[] /** Of the page, in µm: marks count up from its lower edge. */; readonly height: number };
 

@@ -1,6 +1,6 @@
 // What a piece wears as triangles and pictures, for the model. Triangles in millimetres, pictures from the very patterns that are printed.
 import type { Assembly } from '@parlor/core/assembly';
-import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, type Surface, type Wear } from '@parlor/core/cover';
+import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, poseOfSide, type Surface, type Wear } from '@parlor/core/cover';
 import { normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
 import { drawLook } from './lookCanvas.ts';
 
@@ -30,7 +30,6 @@ const bentCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly 
   const part = parts[surface.part];
   const { run } = surface;
   if (!part || !run) return [];
-  const n = normalOf(part.pose);
   const xs: number[] = [0];
   run.points.slice(1).forEach(([x, y], index) => {
     const [px, py] = run.points[index] as Point;
@@ -44,11 +43,7 @@ const bentCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly 
       if (to <= low || from >= high) return [];
       const [a, b] = [Math.max(from, low), Math.min(to, high)];
       const [p, q] = [run.points[index] as Point, run.points[index + 1] as Point];
-      const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
-      const along = [0, 1, 2].map(
-        (axis) => ((part.pose.u[axis] as number) * (q[0] - p[0]) + (part.pose.v[axis] as number) * (q[1] - p[1])) / length,
-      ) as unknown as Vec3;
-      const out: Vec3 = [along[1] * n[2] - along[2] * n[1], along[2] * n[0] - along[0] * n[2], along[0] * n[1] - along[1] * n[0]];
+      const out = normalOf(poseOfSide(part.pose, p, q));
       const corner = (point: Point): Corner => ({
         at: inSpace(surface, part, point).map((value, axis) => value + (out[axis] as number) * BEFORE) as unknown as Vec3,
         pattern: moveBy(art, point),

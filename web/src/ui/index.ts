@@ -11,6 +11,7 @@ export { LookSwatch } from './LookSwatch.tsx';
 export { MarginNote } from './MarginNote.tsx';
 export { Marks } from './Marks.tsx';
 export { MeasureField } from './MeasureField.tsx';
+export { mm } from './mm.ts';
 export { NumberField } from './NumberField.tsx';
 export { Patience, useLong } from './Patience.tsx';
 export { Picker } from './Picker.tsx';

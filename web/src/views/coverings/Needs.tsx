@@ -2,9 +2,7 @@ import type { Finish, Look } from '@parlor/core/cover';
 import { showLength, UM, type Units } from '@parlor/core/measure';
 import type { LaidPaper, PaperNeed } from '@parlor/core/set';
 import { useSet, useUnits } from '../../state/index.ts';
-import { LookSwatch } from '../../ui/index.ts';
-
-const mm = (um: number): number => Math.round(um) / 1000;
+import { LookSwatch, mm } from '../../ui/index.ts';
 
 const NeedWords = ({ need, finish }: { readonly need: PaperNeed; readonly finish: Finish }) => {
   const units = useUnits();

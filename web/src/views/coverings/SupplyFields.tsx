@@ -1,7 +1,7 @@
-import type { Finish } from '@parlor/core/cover';
+import { type Finish, usualSupply } from '@parlor/core/cover';
 import { type DollUm, dollUm, UM } from '@parlor/core/measure';
 import { Choice, NumberField, SizeField } from '../../ui/index.ts';
-import { type Change, FIRST_ROLL } from './dressing.ts';
+import type { Change } from './dressing.ts';
 
 const SUPPLY = [
   { value: 'printed', label: 'my printer' },
@@ -33,15 +33,9 @@ const Price = ({
 export const SupplyFields = ({ finish, change }: { readonly finish: Finish; readonly change: Change }) => {
   const { supply } = finish;
   const put = (next: Finish['supply']) => change(`where ${finish.name} comes from`, { supply: next });
-  const begin = (kind: Finish['supply']['kind']): Finish['supply'] => {
-    if (kind === 'printed') return { kind };
-    return kind === 'sheets'
-      ? { kind, width: dollUm(12 * UM.in), height: dollUm(12 * UM.in), atHand: 0, price: null }
-      : { kind, width: FIRST_ROLL, atHand: dollUm(0), price: null };
-  };
   return (
     <>
-      <Choice label="It comes from" value={supply.kind} options={SUPPLY} onChange={(kind) => put(begin(kind))} />
+      <Choice label="It comes from" value={supply.kind} options={SUPPLY} onChange={(kind) => put(usualSupply(kind))} />
       {supply.kind === 'sheets' && (
         <div className="grid grid-cols-4 gap-3">
           <Side label="Wide" value={supply.width} onChange={(width) => put({ ...supply, width })} />

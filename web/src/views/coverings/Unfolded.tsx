@@ -5,9 +5,7 @@ import { type DerivedCovering, type MadePiece, type PaperNeed, paperName, type S
 import type { Rect } from '@parlor/core/shape';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useUnits } from '../../state/index.ts';
-import { Button, Marks } from '../../ui/index.ts';
-
-const mm = (um: number): number => Math.round(um) / 1000;
+import { Button, Marks, mm } from '../../ui/index.ts';
 
 /** Millimetres of paper to a pixel of the page, so that all papers of a piece keep their proportions. */
 const PX = 0.92;

@@ -12,7 +12,7 @@ import {
   type WornAt,
   withWear,
 } from '@parlor/core/cover';
-import { dollUm, realUm, UM } from '@parlor/core/measure';
+import { realUm, UM } from '@parlor/core/measure';
 import type { Edit, Piece, SetDocument } from '@parlor/core/set';
 import type { KeptPicture } from '../../state/index.ts';
 
@@ -154,5 +154,3 @@ export const wholeCourses = (
   );
   return fits ? { now, whole, sizes: sizes as Record<string, never> } : null;
 };
-
-export const FIRST_ROLL = dollUm(450 * UM.mm);

@@ -1,8 +1,6 @@
 import type { Page } from '@parlor/core/print';
 import { memo } from 'react';
-import { Marks } from '../../ui/index.ts';
-
-const mm = (um: number): number => Math.round(um) / 1000;
+import { Marks, mm } from '../../ui/index.ts';
 
 /** A page as it will be printed, drawn from the very marks that the PDF is written from. Paper stays white at night. */
 export const PageDrawing = memo(({ page, number }: { readonly page: Page; readonly number: number }) => (
