@@ -74,7 +74,8 @@ it('a swatch is taken from the library, dresses a kind of part by the list, and 
 
 it('a part can wear its own, run another way, and go without', async () => {
   await h.go('/sets/harbour-post-office/coverings/piece-1');
-  await h.see('[data-paper]');
+  // Papers are drawn one after the other, the nine largest of them.
+  await page.waitForFunction(() => document.querySelectorAll('[data-paper]').length === 9, { polling: 50 });
   const before = (await papers()).length;
   await page.waitForFunction(() =>
     [...document.querySelectorAll('select')].some((field) =>
@@ -158,6 +159,27 @@ it('colours are mixed anew for all that wear them, and everything is there again
   expect(await page.$eval('input[aria-label="Mix sea green"]', (field) => (field as HTMLInputElement).value)).toBe('#335577');
   await h.see(wearer('every top'));
   expect(await wears('every top')).toBe('sign');
+});
+
+it('a piece that loses parts while it is looked at is dressed as it then stands', async () => {
+  await h.go('/sets/harbour-post-office/pieces/piece-2');
+  const bay = '[data-testid="elevation"] [data-bay="1.2"]';
+  await h.see(bay);
+  await page.$eval(bay, (each) => (each as SVGElement).focus());
+  await page.keyboard.press('d');
+  await h.reads('[data-testid="verdict"]', /2[4-9] parts/);
+  await h.choose('nav a[href$="/coverings"]');
+  await h.choose('nav[aria-label="Pieces of this set"] a[href$="/coverings/piece-2"]');
+  await h.reads('h2', /Sorting counter, dressed/);
+  const doors = () =>
+    page.$$eval('[data-paper]', (found) => found.filter((each) => /door/.test(each.getAttribute('aria-label') ?? '')).length);
+  await expect.poll(doors, { timeout: 15_000 }).toBeGreaterThan(2);
+  const before = await doors();
+  await undo();
+  await expect.poll(doors, { timeout: 15_000 }).toBeLessThan(before);
+  await h.reads('h2', /Sorting counter, dressed/);
+  await h.saved();
+  expect(faults).toEqual([]);
 });
 
 it('the pages of the coverings are made up by themselves, and say so', async () => {

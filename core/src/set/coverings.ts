@@ -18,8 +18,8 @@ import { bounds, normalOf, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { Piece, SetDocument } from './document.ts';
 
-/** What covers one piece. `key` is all that it depends on, as text. */
-export type DerivedCovering = { readonly key: string; readonly id: string; readonly covering: Covering };
+/** What covers one piece. `key` is all that it depends on, as text; `from` is the key of the piece as it stood, whose parts it counts by. */
+export type DerivedCovering = { readonly key: string; readonly id: string; readonly from: string; readonly covering: Covering };
 
 const finishesOf = (document: SetDocument): ReadonlyMap<string, Finish> => new Map(document.finishes.map((finish) => [finish.id, finish]));
 
@@ -56,7 +56,7 @@ export const coverOne = (
   const known = previous.find((covering) => covering.key === key);
   if (known) return known;
   const covering = coverPiece(made.assembly, made.inspection, piece.dress, finishes, (id) => roomOf(document, finishes.get(id)));
-  return { key, id: piece.id, covering };
+  return { key, id: piece.id, from: derived.key, covering };
 };
 
 /** Covers every piece that wears anything and stands.

@@ -72,11 +72,13 @@ const useAnswer = <T>(ask: (document: SetDocument) => Promise<T>): T | null => {
   return answer;
 };
 
-/** What covers a piece of the open set; null until it is known, and where it cannot be built. */
-export const useCovering = (pieceId: string | undefined): DerivedCovering | null => {
+/** What covers a piece of the open set, as it has been worked out; null until that is known, and where it cannot be built. A covering of the
+ *  piece as it was a moment ago counts parts that may be gone, and is none. */
+export const useCovering = (piece: DerivedPiece | undefined): DerivedCovering | null => {
+  const pieceId = piece?.id;
   const ask = useCallback(async (document: SetDocument) => (pieceId === undefined ? null : coverThere(document, pieceId)), [pieceId]);
   const answer = useAnswer(ask);
-  return answer && answer.id === pieceId ? answer : null;
+  return answer && answer.from === piece?.key ? answer : null;
 };
 
 /** What all coverings of the open set need; null until it is known. */

@@ -45,7 +45,7 @@ export const CoveringsView = () => {
   const { pieceId } = useParams();
   const piece: Piece | undefined = pieces.find(({ id }) => id === pieceId) ?? pieces[0];
   const derived = useDerivedPiece(piece?.id);
-  const covering = useCovering(piece?.id);
+  const covering = useCovering(derived);
   const looks = useLooks();
   const edit = useEdit();
   const [hand, setHand] = useState<string | null>(null);

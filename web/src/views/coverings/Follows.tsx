@@ -75,7 +75,9 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
         {covering && covering.covering.papers.length + covering.covering.paints.length > 0 ? (
           <Unfolded made={made} covering={covering} looks={known} seams={seams} />
         ) : (
-          <p className="font-hand text-graphite">It wears nothing yet: bare board, as it was bought.</p>
+          <p className="font-hand text-graphite">
+            {covering ? 'It wears nothing yet: bare board, as it was bought.' : 'unfolding its papers …'}
+          </p>
         )}
       </div>
     </div>
