@@ -23,10 +23,16 @@ afterAll(() => getUp(table));
 /** Types a plain number over what stands in a field, found by its label. */
 const number = async (label: string, value: string): Promise<void> => {
   const field = await page.waitForSelector(`::-p-aria(${label})`);
-  await field?.click({ count: 3 });
+  await field?.evaluate((each) => {
+    (each as HTMLInputElement).focus();
+    (each as HTMLInputElement).select();
+  });
   await page.keyboard.type(value);
   await page.keyboard.press('Enter');
 };
+
+/** Until nothing better is looked for any more: what is first on a sheet then stays first. */
+const found = () => h.see('[data-sheets="found"]');
 
 const WHITE = '[data-board="white"]';
 const sheetsOf = (board: string) => page.$$eval(`${board} figure`, (figures) => figures.length);
@@ -63,6 +69,7 @@ describe('boards at hand', () => {
 
 describe('the order of cuts', () => {
   it('is shown one cut after another, turned by the arrows, until all parts are cut', async () => {
+    await found();
     await h.press('how to cut sheet 1');
     await h.reads('[data-testid="cut-step"]', /Rule at 3 mm from the left edge.*Falls off: the trimmed edge/);
     const cuts = Number(/of (\d+) cuts/.exec(await h.text('[role="dialog"]'))?.[1]);
@@ -84,6 +91,7 @@ describe('the order of cuts', () => {
 
 describe('a sheet that is ticked', () => {
   it('is planned no more, leaves offcuts, and is taken back', async () => {
+    await found();
     const before = await sheetsOf(WHITE);
     await h.press('it is cut: sheet 1');
     await h.reads('[data-testid="cut-sheets"]', /20 × 30 in: .*not cut after all/);
@@ -135,6 +143,7 @@ describe('parts laid by hand', () => {
   it('are carried to another sheet and stay there; the rest lies round; undone in one step', async () => {
     await h.go('/sets/harbour-post-office/cutting');
     await h.see(`${WHITE} svg[data-sheet="1"]`);
+    await found();
     const from = await middleOf(`${WHITE} svg[data-sheet="0"] g[data-part]`);
     const to = await middleOf(`${WHITE} svg[data-sheet="1"]`);
     await page.mouse.move(from.x, from.y);
@@ -161,6 +170,7 @@ describe('parts laid by hand', () => {
   it('let go with Escape in the air it lies where it lay', async () => {
     // Parts are taken up only once the layout is that of the newest change.
     await h.see('button[aria-label="it is cut: sheet 1"]:not([disabled])');
+    await found();
     const from = await middleOf(`${WHITE} svg[data-sheet="0"] g[data-part]`);
     await page.mouse.move(from.x, from.y);
     await page.mouse.down();
@@ -174,12 +184,14 @@ describe('parts laid by hand', () => {
   });
 
   it('by keyboard: picked from the table, kept, turned, laid on another sheet, cut from one sheet with another, let go', async () => {
+    await found();
     await page.$eval(`${WHITE} figure details`, (details) => details.setAttribute('open', ''));
     const name = (await page.$eval(`${WHITE} figure details tbody button`, (button) => button.textContent)) ?? '';
     await (await page.$(`${WHITE} figure details tbody button`))?.focus();
     await page.keyboard.press('Enter');
     await h.press('keep it here');
     await h.see('[data-testid="pin"]');
+    await found();
     await h.press('turn it');
     await h.reads('[role="group"][aria-label$="where it lies"]', /on sheet 1/);
     await h.see('[data-testid="pin"]');

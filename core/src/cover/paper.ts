@@ -1,5 +1,5 @@
 // µm, doll size. A paper as it is cut: flat panels that hang together at score lines, each of which comes to lie on a face.
-import { bounds, common, less, merged, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { bounds, less, merged, type Point, type Rect, type Region } from '../shape/index.ts';
 import type { Wear } from './dress.ts';
 import { after, type Iso, inverse, movedRegion } from './iso.ts';
 
@@ -48,15 +48,32 @@ export const sizeOfPaper = ({ panels }: Paper): Rect => {
 /** The region of a panel on its surface. */
 export const onSurface = ({ region, place }: Panel): Region => movedRegion(place, region);
 
-/** A band this wide along a line tells whether a region reaches it. */
+/** What lies no deeper than this beside a line reaches it. */
 export const TOUCH = 60;
 
-const quad = (a: Point, b: Point, way: Point, far: number): Ring => [
-  a,
-  b,
-  [Math.round(b[0] + way[0] * far), Math.round(b[1] + way[1] * far)],
-  [Math.round(a[0] + way[0] * far), Math.round(a[1] + way[1] * far)],
-];
+/** What is no farther from the end of a line than this ends there: corners are rounded, and looked at a hair inside. */
+const SNAP = 10;
+
+type Stretch = readonly [start: number, end: number];
+
+/** Where a straight way runs through a region, measured along it from its beginning. */
+const inside = ({ outline, holes }: Region, from: Point, along: Point): readonly Stretch[] => {
+  const met: number[] = [];
+  for (const ring of [outline, ...holes]) {
+    let [px, py] = ring[ring.length - 1] as Point;
+    let before = (py - from[1]) * along[0] - (px - from[0]) * along[1];
+    for (const [x, y] of ring) {
+      const off = (y - from[1]) * along[0] - (x - from[0]) * along[1];
+      if (off > 0 !== before > 0) {
+        const share = before / (before - off);
+        met.push((px + (x - px) * share - from[0]) * along[0] + (py + (y - py) * share - from[1]) * along[1]);
+      }
+      [px, py, before] = [x, y, off];
+    }
+  }
+  met.sort((a, b) => a - b);
+  return Array.from({ length: met.length / 2 }, (_, pair) => [met[pair * 2] as number, met[pair * 2 + 1] as number] as const);
+};
 
 /** Where along a line, from its beginning, regions reach it on its one side: sorted stretches without those too short to fold. */
 export const reaches = (
@@ -66,18 +83,21 @@ export const reaches = (
   length: number,
   side: Point,
 ): readonly (readonly [number, number])[] => {
-  const to: Point = [from[0] + along[0] * length, from[1] + along[1] * length];
-  const band: Region = {
-    outline: quad([Math.round(from[0]), Math.round(from[1])], [Math.round(to[0]), Math.round(to[1])], side, TOUCH),
-    holes: [],
-  };
-  return common(band, regions)
-    .map(({ outline }) => {
-      const at = outline.map(([x, y]) => (x - from[0]) * along[0] + (y - from[1]) * along[1]);
-      return [Math.max(0, Math.min(...at)), Math.min(length, Math.max(...at))] as const;
+  const found = [2, TOUCH - 2]
+    .flatMap((deep) => {
+      const at: Point = [from[0] + side[0] * deep, from[1] + side[1] * deep];
+      return regions.flatMap((region) => inside(region, at, along));
     })
-    .filter(([start, end]) => end - start > LEAST_FOLD)
+    .map(([start, end]): Stretch => [start < SNAP ? 0 : start, end > length - SNAP ? length : end])
+    .filter(([start, end]) => end > start)
     .sort((one, other) => one[0] - other[0]);
+  const joined: [number, number][] = [];
+  for (const [start, end] of found) {
+    const last = joined[joined.length - 1];
+    if (last && start <= last[1] + 1) last[1] = Math.max(last[1], end);
+    else joined.push([start, end]);
+  }
+  return joined.filter(([start, end]) => end - start > LEAST_FOLD);
 };
 
 /** A flap on a shorter fold than this would only tear. */

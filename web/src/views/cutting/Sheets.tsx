@@ -152,7 +152,7 @@ export const Sheets = () => {
   const most = Math.max(1, ...layouts.flatMap(({ layout }) => layout.sheets.map(({ kind }) => kind.width)));
   const total = layouts.reduce((sum, { layout }) => sum + layout.sheets.length, 0);
   return (
-    <div aria-busy={layingOut === 'under way'}>
+    <div aria-busy={layingOut === 'under way'} data-sheets={layingOut === 'under way' ? 'laying out' : searching ? 'searching' : 'found'}>
       <header className="mb-5">
         <h2 className="text-head">
           {layoutsFrom === null
