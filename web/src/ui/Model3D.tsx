@@ -43,6 +43,8 @@ type Stage = {
   readonly camera: PerspectiveCamera;
   readonly controls: OrbitControls;
   model: Model | null;
+  /** What is freed once what took its place is drawn: so the card keeps the programs that both are drawn by, which take long to make. */
+  past: readonly (() => void)[];
 };
 
 const coloursNow = (): Colours => {
@@ -59,15 +61,21 @@ const coloursNow = (): Colours => {
   };
 };
 
-const draw = ({ renderer, camera, model }: Stage): void => {
-  if (model) renderer.render(model.scene, camera);
+const draw = (stage: Stage): void => {
+  const { renderer, camera, model, past } = stage;
+  if (!model) return;
+  renderer.render(model.scene, camera);
+  stage.past = [];
+  for (const free of past) free();
 };
 
 const makeStage = (canvas: HTMLCanvasElement): Stage => {
   const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+  // Asking a program whether it was made well waits until it is.
+  renderer.debug.checkShaderErrors = false;
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   const camera = new PerspectiveCamera(26, 1, 1, 20_000);
-  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null };
+  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [] };
   stage.controls.addEventListener('change', () => draw(stage));
   return stage;
 };
@@ -145,6 +153,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
     return () => {
       observer.disconnect();
       current.controls.dispose();
+      for (const free of current.past) free();
       if (current.model) dispose(current.model);
       current.renderer.dispose();
       stage.current = null;
@@ -157,7 +166,8 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
   useEffect(() => {
     const current = stage.current;
     if (!current) return;
-    if (current.model) dispose(current.model);
+    const old = current.model;
+    if (old) current.past = [...current.past, () => dispose(old)];
     current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow(), plain);
     const host = canvas.current?.parentElement;
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
@@ -167,7 +177,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
   useEffect(() => {
     const current = stage.current;
     if (!current?.model || !clothes || made.assembly.parts.length !== current.model.bodies.length) return;
-    dressModel(current.model, clothes);
+    current.past = [...current.past, dressModel(current.model, clothes)];
     draw(current);
   }, [made, clothes]);
   useEffect(() => {

@@ -170,16 +170,12 @@ export const light = (model: Model, tag: string | null, colours: Colours): void 
 /** Names what was put on a model, so that it can be taken off again. */
 const WORN = 'worn';
 
-const undress = ({ bodies }: Model): void => {
-  for (const { group } of bodies) {
-    for (const child of group.children.filter(({ name }) => name === WORN)) {
-      group.remove(child);
-      if (!(child instanceof Mesh)) continue;
-      child.geometry.dispose();
-      child.material.dispose();
-    }
-  }
-};
+const undress = ({ bodies }: Model): readonly Mesh<BufferGeometry, MeshLambertMaterial>[] =>
+  bodies.flatMap(({ group }) => {
+    const worn = group.children.filter(({ name }) => name === WORN) as Mesh<BufferGeometry, MeshLambertMaterial>[];
+    group.remove(...worn);
+    return worn;
+  });
 
 /** Textures by the picture that they show, so that a picture goes to the graphics card once. */
 const textures = new WeakMap<HTMLCanvasElement, CanvasTexture>();
@@ -194,9 +190,11 @@ const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
   return made;
 };
 
-/** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. */
-export const dressModel = (model: Model, clothes: readonly Cloth[]): void => {
-  undress(model);
+/** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. Gives what frees the clothes worn
+ *  before: to be called once the new ones are drawn, for as long as they are there the graphics card keeps the programs that both are drawn by. */
+export const dressModel = (model: Model, clothes: readonly Cloth[]): (() => void) => {
+  const before = undress(model);
+  const now = new Set<unknown>();
   for (const { part, positions, uvs, canvas, colour } of clothes) {
     const shape = new BufferGeometry();
     shape.setAttribute('position', new BufferAttribute(positions, 3));
@@ -205,10 +203,18 @@ export const dressModel = (model: Model, clothes: readonly Cloth[]): void => {
     // Nearer to the eye than the face it lies on, so that the two do not fight for a pixel.
     const lies = { side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2, polygonOffsetUnits: -8 };
     const material = new MeshLambertMaterial(canvas ? { map: textureOf(canvas), ...lies } : { color: colour, ...lies });
+    now.add(material.map);
     const mesh = new Mesh(shape, material);
     mesh.name = WORN;
     model.bodies[part]?.group.add(mesh);
   }
+  return () => {
+    for (const { geometry, material } of before) {
+      geometry.dispose();
+      if (!now.has(material.map)) material.map?.dispose();
+      material.dispose();
+    }
+  };
 };
 
 /** Gives the memory of a scene back. */
