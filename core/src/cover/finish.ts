@@ -42,11 +42,14 @@ export const SIGN_FACES = ['text', 'name', 'hand'] as const;
 export type SignFace = (typeof SIGN_FACES)[number];
 
 /** Where paper and film come from: the maker's printer; sheets of one size; a roll of one width. How many sheets, or how much of the roll,
- *  lie there, and what one sheet or a metre costs, where that is known. */
+ *  lie there, and what one sheet or a metre costs, where that is known. What is larger is laid in strips, edge to edge, or with a trim so wide
+ *  over every seam. */
 export type Supply =
   | { readonly kind: 'printed' }
-  | { readonly kind: 'sheets'; readonly width: DollUm; readonly height: DollUm; readonly atHand: number; readonly price: number | null }
-  | { readonly kind: 'roll'; readonly width: DollUm; readonly atHand: DollUm; readonly price: number | null };
+  | ({ readonly kind: 'sheets'; readonly width: DollUm; readonly height: DollUm; readonly atHand: number } & Bought)
+  | ({ readonly kind: 'roll'; readonly width: DollUm; readonly atHand: DollUm } & Bought);
+
+type Bought = { readonly price: number | null; readonly trim: DollUm | null };
 
 /** How the edges of a board are covered: by flaps of its paper, by strips as wide as the board, or not at all. */
 export const EDGE_WAYS = ['wrapped', 'strips', 'raw'] as const;
@@ -70,11 +73,17 @@ export type Finish = {
 /** The sides of a sheet of patterned craft paper: common practice, no source. */
 const CRAFT_SHEET = dollUm(12 * UM.in);
 
+/** A trim as wide as a craft stick hides a seam, and is at hand: common practice, no source. */
+export const USUAL_TRIM = dollUm(9.5 * UM.mm);
+
 /** A litre of water-based paint covers about ten square metres once: usual on labels, recalled from memory. */
 export const USUAL_SPREAD = 10;
 
 const colour = z.string().regex(/^#[0-9a-f]{6}$/, 'A colour is # and six signs of 0–9 and a–f, such as #b0435a.');
 const side = dollField({ min: 20 * UM.mm, max: 3 * UM.m });
+const trim = dollField({ min: 1 * UM.mm, max: 60 * UM.mm })
+  .nullable()
+  .default(null);
 const price = z.number().min(0).max(1e6).nullable().default(null);
 
 export const swatchSchema: z.ZodType<Swatch> = z.strictObject({
@@ -160,12 +169,14 @@ const supplySchema: z.ZodType<Supply> = z.discriminatedUnion('kind', [
     height: side.default(CRAFT_SHEET),
     atHand: z.number().int().min(0).max(999).default(0),
     price,
+    trim,
   }),
   z.strictObject({
     kind: z.literal('roll'),
     width: side.default(dollUm(450 * UM.mm)),
     atHand: dollField({ min: 0, max: 100 * UM.m }).default(dollUm(0)),
     price,
+    trim,
   }),
 ]);
 

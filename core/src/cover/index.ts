@@ -14,6 +14,7 @@ export {
   type Supply,
   type Swatch,
   swatchSchema,
+  USUAL_TRIM,
   usualSupply,
 } from './finish.ts';
 export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';

@@ -1,5 +1,5 @@
 // µm, doll size. What a careful maker would notice about papers and paints.
-import { contrastOf, type Finish, GOOD_DPI, LEAST_DPI, type Look, mainColour, PATTERNS } from '../cover/index.ts';
+import { contrastOf, type Finish, GOOD_DPI, LEAST_DPI, type Look, mainColour, PATTERNS, USUAL_TRIM } from '../cover/index.ts';
 import { type DollUm, dollUm, UM } from '../measure/index.ts';
 import { type DerivedCovering, deriveCoverings, dotsOn, looksOf } from './coverings.ts';
 import type { DerivedPiece, DerivedSet } from './derive.ts';
@@ -160,6 +160,9 @@ const seams = ({ document, needs }: Dressed): readonly Finding[] =>
   needs.flatMap((need): readonly Finding[] => {
     if ((need.kind !== 'sheets' && need.kind !== 'roll') || need.seams.length === 0) return [];
     const finish = document.finishes.find(({ id }) => id === need.finish) as Finish;
+    const { supply } = finish;
+    // Under a trim nobody sees it.
+    if (supply.kind === 'printed' || supply.trim !== null) return [];
     const off = need.seams.filter(({ onLine }) => !onLine).length;
     return [
       {
@@ -168,7 +171,11 @@ const seams = ({ document, needs }: Dressed): readonly Finding[] =>
         paper: finish.name,
         numbers: { seams: need.seams.length, off },
         where: { pieceId: need.seams[0]?.piece ?? '' },
-        mend: null,
+        mend: {
+          kind: 'trim-over-seams',
+          detail: finish.name,
+          edit: changeFinish(document, finish, { supply: { ...supply, trim: USUAL_TRIM } }),
+        },
       },
     ];
   });

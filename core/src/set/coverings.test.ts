@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Finish, finishSchema, lookOf, sizeOfPaper } from '../cover/index.ts';
+import { type Finish, finishSchema, lookOf, type Paper, sizeOfPaper, USUAL_TRIM } from '../cover/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { writePdf } from '../pdf/index.ts';
 import { readPdf, shippedFonts } from '../pdf/readPdf.testing.ts';
@@ -91,6 +91,29 @@ describe('what it takes', () => {
               one.y + one.height <= other.y ||
               other.y + other.height <= one.y,
           ).toBe(true);
+  });
+
+  it('strips under a trim: a length of it over every seam, as long as the paper is there, and nothing left to warn of', () => {
+    const wall = () =>
+      setOf(
+        [dots({ kind: 'sheets', atHand: 9 })],
+        [{ ...bookcase, width: '240 cm', dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'dots' }] } }],
+      );
+    const open = followed(wall());
+    const [seams] = open.findings.filter(({ code }) => code === 'seams');
+    expect(seams?.mend?.kind).toBe('trim-over-seams');
+    // The mend does away with the finding, and seams lie where they lay.
+    if (!seams?.mend) throw new Error('one click mends it');
+    const mended = followed(applyEdit(wall(), seams.mend.edit).document);
+    expect(mended.findings.filter(({ code }) => code === 'seams')).toEqual([]);
+    const [bare, under] = [open, mended].map(({ needs: [need] }) => (need && 'seams' in need ? need.seams : []));
+    expect(bare?.length).toBeGreaterThan(0);
+    expect(under?.map(({ at, length }) => [at, length])).toEqual(bare?.map(({ at, length }) => [at, length]));
+    expect(under?.every(({ trim }) => trim === USUAL_TRIM)).toBe(true);
+    for (const { paper, way, length } of under ?? []) {
+      const { x1, y1 } = sizeOfPaper(mended.coverings[0]?.covering.papers[paper] as Paper);
+      expect(length).toBe(Math.round(way === 'across' ? y1 : x1));
+    }
   });
 
   it('a roll: no shorter than the area on its width, and little longer', () => {

@@ -179,7 +179,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
       const how = off === 0 ? 'on a line of the pattern' : off === seams ? 'across the pattern' : `${off} of them across the pattern`;
       return {
         title: seams === 1 ? 'Two sheets meet' : `Sheets meet in ${seams} places`,
-        reason: `${capital(finding.paper)} is joined ${how}. Put the seam into a corner, behind furniture or under a trim where you can.`,
+        reason: `${capital(finding.paper)} is joined ${how}. Put the seam into a corner or behind furniture where you can, or lay a trim over it.`,
       };
     }
     case 'colours-beside':
@@ -253,6 +253,8 @@ export const describeMend = (mend: Mend): string => {
       return 'leave nothing for the knife';
     case 'no-trim':
       return 'trim no edges';
+    case 'trim-over-seams':
+      return `a trim over the seams of ${mend.detail}`;
     case 'stop-at-rail':
       return 'stop there, under a rail';
     case 'cover-edges':

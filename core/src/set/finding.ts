@@ -78,6 +78,7 @@ export const MEND_KINDS = [
   'no-trim',
   'no-grain',
   'stop-at-rail',
+  'trim-over-seams',
   'cover-edges',
 ] as const;
 

@@ -15,7 +15,11 @@ export type Seam = {
   readonly paper: number;
   readonly way: 'across' | 'up';
   readonly at: number;
+  /** From end to end. */
+  readonly length: number;
   readonly onLine: boolean;
+  /** How wide the trim over it is; null where the two lie edge to edge. */
+  readonly trim: number | null;
 };
 
 /** A sheet or a length of roll, and what is cut from it: rectangles with the tags of their parts. */
@@ -100,7 +104,15 @@ const cutsOf = (
       const [stepX, stepY] = repeat ? (turned ? [repeat.y, repeat.x] : [repeat.x, repeat.y]) : [null, null];
       const [atX, atY] = [seamsOf(box.x1, across, stepX), seamsOf(box.y1, up, stepY)];
       const note = (way: Seam['way'], at: number, step: number | null, most: number) =>
-        seams.push({ piece: id, paper: number, way, at, onLine: step !== null && step <= most });
+        seams.push({
+          piece: id,
+          paper: number,
+          way,
+          at,
+          length: Math.round(way === 'across' ? box.y1 : box.x1),
+          onLine: step !== null && step <= most,
+          trim: finish.supply.kind === 'printed' ? null : finish.supply.trim,
+        });
       for (const at of atX) note('across', at, stepX, across);
       for (const at of atY) note('up', at, stepY, up);
       const [xs, ys] = [

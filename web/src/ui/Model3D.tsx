@@ -45,6 +45,8 @@ type Stage = {
   model: Model | null;
   /** What is freed once what took its place is drawn: so the card keeps the programs that both are drawn by, which take long to make. */
   past: readonly (() => void)[];
+  /** Whether it was turned by hand: then it is not turned back. */
+  turned: boolean;
 };
 
 const coloursNow = (): Colours => {
@@ -75,7 +77,10 @@ const makeStage = (canvas: HTMLCanvasElement): Stage => {
   renderer.debug.checkShaderErrors = false;
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   const camera = new PerspectiveCamera(26, 1, 1, 20_000);
-  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [] };
+  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [], turned: false };
+  stage.controls.addEventListener('start', () => {
+    stage.turned = true;
+  });
   stage.controls.addEventListener('change', () => draw(stage));
   return stage;
 };
@@ -147,6 +152,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
       current.renderer.setSize(clientWidth, clientHeight, false);
       current.camera.aspect = clientWidth / Math.max(1, clientHeight);
       current.camera.updateProjectionMatrix();
+      if (!current.turned) frame(current);
       draw(current);
     });
     observer.observe(host);
@@ -171,7 +177,10 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
     current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow(), plain);
     const host = canvas.current?.parentElement;
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
-    if (lastShape.current !== shape) frame(current);
+    if (lastShape.current !== shape) {
+      current.turned = false;
+      frame(current);
+    }
     lastShape.current = shape;
   }, [made, dollHeightUm, shape, size, plain]);
   useEffect(() => {

@@ -1,6 +1,6 @@
 import type { Finish, Look } from '@parlor/core/cover';
 import { showLength, UM, type Units } from '@parlor/core/measure';
-import type { LaidPaper, PaperNeed } from '@parlor/core/set';
+import type { LaidPaper, PaperNeed, Seam } from '@parlor/core/set';
 import { useSet, useUnits } from '../../state/index.ts';
 import { LookSwatch, mm } from '../../ui/index.ts';
 
@@ -93,6 +93,20 @@ const LaidPapers = ({ laid, name }: { readonly laid: readonly LaidPaper[]; reado
   </details>
 );
 
+/** The trims over the seams: how many, and how long together. */
+const Trims = ({ seams }: { readonly seams: readonly Seam[] }) => {
+  const units = useUnits();
+  const under = seams.filter(({ trim }) => trim !== null);
+  if (under.length === 0) return null;
+  const together = under.reduce((sum, { length }) => sum + length, 0);
+  return (
+    <span className="block text-small" data-testid="trims">
+      a trim {showLength(under[0]?.trim ?? 0, units)} wide over {under.length} {under.length === 1 ? 'seam' : 'seams'}:{' '}
+      {showLength(together, units)} of it
+    </span>
+  );
+};
+
 /** What all coverings of the set take. */
 export const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; readonly looks: ReadonlyMap<string, Look> }) => {
   const { finishes } = useSet();
@@ -120,6 +134,7 @@ export const Needs = ({ needs, looks }: { readonly needs: readonly PaperNeed[]; 
                 <span className="min-w-0">
                   <strong className="font-semibold">{finish.name}</strong> <NeedWords need={need} finish={finish} />
                   <span className="block text-graphite text-small">covers {areaText(need.area, units)}</span>
+                  {'seams' in need && <Trims seams={need.seams} />}
                   {'laid' in need && <LaidPapers laid={need.laid} name={finish.name} />}
                 </span>
               </li>

@@ -1,4 +1,4 @@
-import { type Finish, usualSupply } from '@parlor/core/cover';
+import { type Finish, USUAL_TRIM, usualSupply } from '@parlor/core/cover';
 import { type DollUm, dollUm, UM } from '@parlor/core/measure';
 import { Choice, NumberField, SizeField } from '../../ui/index.ts';
 import type { Change } from './dressing.ts';
@@ -7,6 +7,11 @@ const SUPPLY = [
   { value: 'printed', label: 'my printer' },
   { value: 'sheets', label: 'sheets' },
   { value: 'roll', label: 'a roll' },
+] as const;
+
+const SEAMS = [
+  { value: 'edges', label: 'edge to edge' },
+  { value: 'trim', label: 'under a trim' },
 ] as const;
 
 const Side = ({
@@ -28,6 +33,28 @@ const Price = ({
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
 }) => <NumberField label={label} value={value} min={0} max={1e6} blank onChange={onChange} />;
+
+/** What hides the seams of paper that is laid in strips. */
+const Trim = ({ value, onChange }: { readonly value: DollUm | null; readonly onChange: (value: DollUm | null) => void }) => (
+  <div className="flex flex-wrap items-end gap-3">
+    <Choice
+      label="Where strips meet"
+      value={value === null ? 'edges' : 'trim'}
+      options={SEAMS}
+      onChange={(way) => onChange(way === 'trim' ? USUAL_TRIM : null)}
+    />
+    {value !== null && (
+      <SizeField
+        label="The trim is wide"
+        world="doll"
+        lengthUm={value}
+        min={1 * UM.mm}
+        max={60 * UM.mm}
+        onChange={(um) => onChange(dollUm(um))}
+      />
+    )}
+  </div>
+);
 
 /** Where paper or film comes from, and how much of it lies there. */
 export const SupplyFields = ({ finish, change }: { readonly finish: Finish; readonly change: Change }) => {
@@ -65,6 +92,7 @@ export const SupplyFields = ({ finish, change }: { readonly finish: Finish; read
           <Price label="Price of a metre" value={supply.price} onChange={(price) => put({ ...supply, price })} />
         </div>
       )}
+      {supply.kind !== 'printed' && <Trim value={supply.trim} onChange={(trim) => put({ ...supply, trim })} />}
     </>
   );
 };

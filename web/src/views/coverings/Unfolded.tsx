@@ -22,26 +22,28 @@ const useGrowing = (to: number): number => {
   return at;
 };
 
-/** A dashed line wherever two sheets meet on a paper. */
+/** A dashed line wherever two sheets meet on a paper, or the two sides of the trim over it. */
 const seamMarks = (seams: readonly Seam[], paper: number, box: Rect, height: number): readonly Mark[] => {
   const low = height - box.y1;
   return seams
     .filter((seam) => seam.paper === paper)
-    .map(({ way, at }) => ({
-      kind: 'line',
-      style: 'join',
-      closed: false,
-      points:
-        way === 'across'
-          ? [
-              [at, low],
-              [at, height],
-            ]
-          : [
-              [0, low + at],
-              [box.x1, low + at],
-            ],
-    }));
+    .flatMap(({ way, at, trim }): readonly Mark[] =>
+      (trim === null ? [at] : [at - trim / 2, at + trim / 2]).map((line) => ({
+        kind: 'line',
+        style: trim === null ? 'join' : 'cut',
+        closed: false,
+        points:
+          way === 'across'
+            ? [
+                [line, low],
+                [line, height],
+              ]
+            : [
+                [0, low + line],
+                [box.x1, low + line],
+              ],
+      })),
+    );
 };
 
 const NO_SEAMS: readonly Seam[] = [];
