@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, type RealUm, realField, UM } from '../measure/index.ts';
+import { PRINT_STOCK_NAMES, type PrintStock } from '../stock/index.ts';
 import { PATTERN_NAMES, PATTERNS, type PatternName } from './pattern/index.ts';
 import type { PictureUse } from './picture.ts';
 
@@ -45,7 +46,7 @@ export type SignFace = (typeof SIGN_FACES)[number];
  *  lie there, and what one sheet or a metre costs, where that is known. What is larger is laid in strips, edge to edge, or with a trim so wide
  *  over every seam. */
 export type Supply =
-  | { readonly kind: 'printed' }
+  | { readonly kind: 'printed'; readonly on: PrintStock }
   | ({ readonly kind: 'sheets'; readonly width: DollUm; readonly height: DollUm; readonly atHand: number } & Bought)
   | ({ readonly kind: 'roll'; readonly width: DollUm; readonly atHand: DollUm } & Bought);
 
@@ -162,7 +163,7 @@ const artSchema: z.ZodType<Art> = z.discriminatedUnion('kind', [
 ]);
 
 const supplySchema: z.ZodType<Supply> = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('printed') }),
+  z.strictObject({ kind: z.literal('printed'), on: z.enum(PRINT_STOCK_NAMES as [PrintStock, ...PrintStock[]]).default('plain') }),
   z.strictObject({
     kind: z.literal('sheets'),
     width: side.default(CRAFT_SHEET),
@@ -192,7 +193,7 @@ export const finishSchema: z.ZodType<Finish> = z.strictObject({
   turn: dollField({ min: 0, max: 60 * UM.mm }).default(dollUm(8 * UM.mm)),
   coats: z.number().int().min(1).max(9).default(2),
   spread: z.number().min(1).max(40).default(USUAL_SPREAD),
-  supply: supplySchema.default({ kind: 'printed' }),
+  supply: supplySchema.prefault({ kind: 'printed' }),
 });
 
 /** The colours that a set begins with. */

@@ -1,18 +1,12 @@
 // Covering pages as another program renders them: poppler's picture of the PDF is measured pixel by pixel.
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { lookOf, type Paper } from '../cover/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
-import { drawPaper, impose } from '../print/index.ts';
+import { drawPaper, impose, type Pixels } from '../print/index.ts';
 import { rectRing } from '../shape/index.ts';
 import { writePdf } from './index.ts';
 import { shippedFonts } from './readPdf.testing.ts';
-
-const folder = mkdtempSync(join(tmpdir(), 'parlor-coverings-'));
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+import { renderPdf } from './renderPdf.testing.ts';
 
 /** Ten pixels to the millimetre. */
 const DPI = 254;
@@ -25,17 +19,12 @@ type Picture = {
 
 /** The first page of a PDF as poppler draws it. */
 const rendered = (bytes: Uint8Array): Picture => {
-  const [from, to] = [join(folder, 'page.pdf'), join(folder, 'page')];
-  writeFileSync(from, bytes);
-  execFileSync('pdftoppm', ['-r', String(DPI), '-singlefile', from, to]);
-  const file = readFileSync(`${to}.ppm`);
-  const [, width, height] = /^P6\s+(\d+)\s+(\d+)\s+255\s/.exec(file.subarray(0, 40).toString('latin1')) ?? [];
-  const data = file.subarray(file.length - Number(width) * Number(height) * 3);
+  const [{ width, height, data }] = renderPdf(bytes, DPI) as [Pixels];
   const at = (x: number, y: number) => {
-    const index = (y * Number(width) + x) * 3;
+    const index = (y * width + x) * 4;
     return [data[index], data[index + 1], data[index + 2]] as [number, number, number];
   };
-  return { width: Number(width), height: Number(height), at };
+  return { width, height, at };
 };
 
 /** A paper of 120 × 80 mm whose pattern begins `dx`, `dy` before its corner, turned a quarter or not. */
@@ -57,7 +46,11 @@ const palette = [
 
 const pageOf = async (paper: Paper, art: Parameters<typeof lookOf>[0]): Promise<Picture> => {
   const look = lookOf(art, palette, scaleFromRatio(6));
-  const pages = impose([drawPaper({ tag: '1A', name: 'x', paper, look })], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');
+  const pages = impose(
+    [drawPaper({ tag: '1A', name: 'x', paper, look, on: 'plain' })],
+    { paper: 'a4', margin: 10_000, overlap: 12_000 },
+    'set',
+  );
   return rendered(await writePdf(pages, shippedFonts(), 'x'));
 };
 
@@ -182,7 +175,7 @@ it('a picture lies where it should, the right way up and cropped', async () => {
     } as never;
     const look = lookOf(art, palette, scaleFromRatio(6));
     const pages = impose(
-      [drawPaper({ tag: '1A', name: 'x', paper: paperOf(0, 0), look })],
+      [drawPaper({ tag: '1A', name: 'x', paper: paperOf(0, 0), look, on: 'plain' })],
       { paper: 'a4', margin: 10_000, overlap: 12_000 },
       'set',
     );

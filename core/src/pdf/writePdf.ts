@@ -6,11 +6,15 @@ import { type Affine, paintTones, type SignFace } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { UM } from '../measure/index.ts';
 import {
+  byLayer,
   fittedWords,
+  isCorrected,
   LINE_STYLES,
   type LineMark,
   type Mark,
+  PAGE_LAYERS,
   type Page,
+  type PageLayer,
   type PictureMark,
   type TextMark,
   type TonesMark,
@@ -67,11 +71,32 @@ const drawRings = (pdf: Document, rings: readonly Ring[], height: number): void 
   }
 };
 
+/** An object of the file. */
+type Ref = { readonly end: (bytes?: Uint8Array) => void; readonly data: Record<string, unknown> };
+
 /** Raw operators and objects, which the library has and its types leave out. */
 type Raw = {
-  readonly ref: (data: object) => { readonly end: (bytes: Uint8Array) => void };
+  readonly ref: (data: object) => Ref;
   readonly addContent: (operators: string) => void;
-  readonly page: { readonly xobjects: Record<string, unknown> };
+  readonly page: { readonly xobjects: Record<string, unknown>; readonly resources: Ref };
+  readonly _root: Ref;
+};
+
+type Layers = ReadonlyMap<PageLayer, Ref>;
+
+/** Layers that a reader can show and hide (ISO 32000-1, 8.11: optional content), the uppermost named first. */
+const makeLayers = (pdf: Document): Layers => {
+  const raw = pdf as unknown as Raw;
+  const layers = new Map(
+    PAGE_LAYERS.map((name) => {
+      const group = raw.ref({ Type: 'OCG', Name: new String(name) });
+      group.end();
+      return [name, group] as const;
+    }),
+  );
+  const all = [...layers.values()];
+  raw._root.data.OCProperties = { OCGs: all, D: { Order: [...all].reverse(), ON: all, BaseState: 'ON' } };
+  return layers;
 };
 
 /** Sixty-four tones are more than paper tells apart, and take half the room and time of 256. */
@@ -203,6 +228,24 @@ const drawMarks = (pdf: Document, marks: readonly Mark[], height: number, means:
   }
 };
 
+/** A page, layer by layer; larger about its middle where the printer shrinks it. */
+const drawPage = (pdf: Document, page: Page, layers: Layers, means: Means): void => {
+  const raw = pdf as unknown as Raw;
+  raw.page.resources.data.Properties = Object.fromEntries(layers);
+  const [byX, byY] = page.correction;
+  pdf.save();
+  if (isCorrected(page.correction)) {
+    const [x, y] = [points(page.width / 2), points(page.height / 2)];
+    pdf.transform(byX, 0, 0, byY, x * (1 - byX), y * (1 - byY));
+  }
+  for (const [layer, marks] of byLayer(page.marks)) {
+    raw.addContent(`/OC /${layer} BDC`);
+    drawMarks(pdf, marks, page.height, means);
+    raw.addContent('EMC');
+  }
+  pdf.restore();
+};
+
 const bytesOf = (pdf: Document): Promise<Uint8Array<ArrayBuffer>> =>
   new Promise((resolve, reject) => {
     const chunks: Uint8Array[] = [];
@@ -223,7 +266,7 @@ const bytesOf = (pdf: Document): Promise<Uint8Array<ArrayBuffer>> =>
 /** Writes pages as a vector PDF with embedded fonts.
  *  Shape: k pages → the bytes of a k-page file; equal input gives equal bytes (no clock, no compression that differs by platform).
  *  `onPage` hears after each page how many are written.
- *  Units: every mark stands where the page says, within the file's millionth of a point. */
+ *  Units: every mark stands where the page says, larger by its correction, within the file's millionth of a point. */
 export const writePdf = (
   pages: readonly Page[],
   fonts: PdfFonts,
@@ -255,10 +298,11 @@ export const writePdf = (
     const known = faceOf(face);
     return [...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? face : 'fallback';
   };
+  const layers = makeLayers(pdf);
   const means: Means = { fontFor, images: new Map(), pictures, opened: new Map() };
   for (const [index, page] of pages.entries()) {
     pdf.addPage({ size: [points(page.width), points(page.height)], margin: 0 });
-    drawMarks(pdf, page.marks, page.height, means);
+    drawPage(pdf, page, layers, means);
     onPage?.(index + 1, pages.length);
   }
   return bytesOf(pdf);

@@ -1,9 +1,6 @@
 import type { Point, Ring } from '../shape/index.ts';
 import { type BoardPlan, PLAN_GAP, PLAN_LAYERS, type PlanLayer, stacked } from './boardPlan.ts';
-
-const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
-
-const mm = (micrometres: number): number => Number((micrometres / 1000).toFixed(3));
+import { escaped, mm } from './svgText.ts';
 
 /** Told apart by dash and weight as well as by colour. */
 const STYLES: Readonly<Record<PlanLayer, string>> = {

@@ -1,41 +1,127 @@
 // µm on paper.
-import { FIRST_ANSWER, layOut, type Sheet, USUAL_WISHES } from '../cut/index.ts';
-import type { Drawing, Page } from './page.ts';
-import { moved, turned } from './place.ts';
-import { fieldOf, makePage, type PageRules, type Sheetful } from './sheet.ts';
+import { FIRST_ANSWER, layOut, type Placement, type Search, USUAL_WISHES } from '../cut/index.ts';
+import { seededRandom } from '../kit/index.ts';
+import { areaOf, type Region } from '../shape/index.ts';
+import { PAPERS, PRINT_STOCK_NAMES } from '../stock/index.ts';
+import { type Drawing, line, type Mark, type Page } from './page.ts';
+import { moved, turned, turnedRound } from './place.ts';
+import type { PageRules } from './printer.ts';
+import { fieldOf, makePage, type Sheetful } from './sheet.ts';
 import { tile } from './tile.ts';
 
 /** Between drawings on a page, so that scissors find their way. */
 const BETWEEN = 5_000;
 
-/** Imposes drawings on pages: small ones together, what is larger than a page in tiles.
- *  Shape: n drawings → k pages; every outline is drawn at full size, whole on one page or over its tiles.
+/** What fills less of the rectangle round it than this is laid by its outline, so that others reach into its notches. */
+const FULL = 0.8;
+
+/** Outlines of more corners take longer to lay than their paper is worth. */
+const MOST_CORNERS = 60;
+
+const reachesIn = ({ outline, width, height }: Drawing): Region | undefined => {
+  if (!outline || [outline.outline, ...outline.holes].flat().length > MOST_CORNERS) return undefined;
+  return areaOf([outline]) < FULL * width * height ? outline : undefined;
+};
+
+/** So many tries are quick, and equal drawings give equal pages. */
+const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries: 40 });
+
+/** Imposes drawings on pages, those for one kind of paper together: small ones by their outlines, what is larger than a page in tiles.
+ *  Shape: n drawings → k pages, or k fronts and k backs in turn; every outline is drawn at full size, whole on one page or over its tiles.
  *  Units: µm. Equal drawings and rules give equal pages; `heading` stands in the head of each. */
 export const impose = (drawings: readonly Drawing[], rules: PageRules, heading: string): readonly Page[] => {
+  const all = PRINT_STOCK_NAMES.flatMap((on) =>
+    sheetfuls(
+      drawings.filter((drawing) => (drawing.on ?? 'plain') === on),
+      rules,
+    ).map((sheetful): Sheetful => ({ ...sheetful, on })),
+  );
+  const both = rules.sides !== undefined && rules.sides !== 'one' && all.some(({ back }) => back);
+  const sides = both ? all.flatMap((sheetful) => [withCrosses(sheetful, rules), behind(sheetful, rules)]) : all;
+  return sides.map((content, index) => makePage(content, index + 1, sides.length, heading, rules));
+};
+
+const sheetfuls = (drawings: readonly Drawing[], rules: PageRules): readonly Omit<Sheetful, 'on'>[] => {
   const field = fieldOf(rules);
   const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0, price: null, atHand: 0, offcut: null };
-  const items = drawings.map(({ width, height }, index) => ({
+  const items = drawings.map((drawing, index) => ({
     id: String(index).padStart(5, '0'),
-    width: Math.ceil(width),
-    height: Math.ceil(height),
+    width: Math.ceil(drawing.width),
+    height: Math.ceil(drawing.height),
     lies: 'either' as const,
+    outline: reachesIn(drawing),
   }));
   const { sheets, tooLarge } = layOut(
     items,
     [kind],
     { gap: BETWEEN, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'free', wishes: USUAL_WISHES },
-    FIRST_ANSWER,
+    items.some(({ outline }) => outline) ? briefly() : FIRST_ANSWER,
   );
-  const small = sheets.map((sheet): Sheetful => sharedPage(sheet, drawings, field.x0, field.y0));
+  const small = sheets.map(({ placements }) => sharedPage(placements, drawings, rules));
   const large = tooLarge.flatMap((id) => tile(drawings[Number(id)] as Drawing, field, rules.overlap));
-  const all = [...small, ...large];
-  return all.map((content, index) => makePage(content, index + 1, all.length, heading, rules));
+  return [...small, ...large];
 };
 
-const sharedPage = (sheet: Sheet, drawings: readonly Drawing[], left: number, low: number): Sheetful => ({
-  title: [...new Set(sheet.placements.map(({ id }) => (drawings[Number(id)] as Drawing).tag))].join(' '),
-  marks: sheet.placements.flatMap(({ id, x, y, turn }) => {
-    const { marks, height } = drawings[Number(id)] as Drawing;
-    return moved(turn === 1 ? turned(marks, height) : marks, left + x, low + y);
-  }),
-});
+/** Marks turned counter-clockwise by quarters, back into the first quadrant. */
+const quarters = (marks: readonly Mark[], turn: number, width: number, height: number): readonly Mark[] => {
+  if (turn === 0) return marks;
+  if (turn === 2) return turnedRound(marks, width, height);
+  return turn === 1 ? turned(marks, height) : turnedRound(turned(marks, height), height, width);
+};
+
+const sharedPage = (placements: readonly Placement[], drawings: readonly Drawing[], rules: PageRules): Omit<Sheetful, 'on'> => {
+  const { x0, y0 } = fieldOf(rules);
+  const drawn = placements.map(({ id, x, y, turn }) => ({ drawing: drawings[Number(id)] as Drawing, x: x0 + x, y: y0 + y, turn }));
+  const parts = [...new Set(drawn.map(({ drawing }) => drawing.tag))];
+  const back = drawn.flatMap(({ drawing, x, y, turn }): readonly Mark[] => {
+    const { width, height } = drawing;
+    if (!drawing.back) return [];
+    // Seen from behind the sheet is mirrored, and what was turned one way is turned the other.
+    const wide = turn % 2 === 0 ? width : height;
+    return moved(quarters(drawing.back, (4 - turn) % 4, width, height), PAPERS[rules.paper].width - x - wide, y);
+  });
+  return {
+    title: parts.join(' '),
+    parts,
+    marks: drawn.flatMap(({ drawing, x, y, turn }) => moved(quarters(drawing.marks, turn, drawing.width, drawing.height), x, y)),
+    back: back.length > 0 ? back : null,
+  };
+};
+
+const REACH = 3_000;
+
+/** A cross in each corner of the field: held against the light, those of front and back lie on one another. */
+const crosses = (rules: PageRules): readonly Mark[] => {
+  const { x0, y0, x1, y1 } = fieldOf(rules);
+  return [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ].flatMap(([x, y]) => {
+    const [across, up] = [x as number, y as number];
+    return [
+      line('map', [
+        [across - REACH, up],
+        [across + REACH, up],
+      ]),
+      line('map', [
+        [across, up - REACH],
+        [across, up + REACH],
+      ]),
+    ];
+  });
+};
+
+const withCrosses = (sheetful: Sheetful, rules: PageRules): Sheetful => ({ ...sheetful, marks: [...sheetful.marks, ...crosses(rules)] });
+
+/** The back of a sheet. Turned over its long edge it stands upright beside its front; over its short edge it stands on its head. */
+const behind = (sheetful: Sheetful, rules: PageRules): Sheetful => {
+  const { width, height } = PAPERS[rules.paper];
+  const marks = [...(sheetful.back ?? []), ...crosses(rules)];
+  return {
+    ...sheetful,
+    title: sheetful.back ? `${sheetful.title}, from behind` : `back of ${sheetful.title}: nothing here`,
+    marks: rules.sides === 'short' ? turnedRound(marks, width, height) : marks,
+  };
+};

@@ -1,6 +1,7 @@
 // µm on paper, origin at the page's lower left corner, y up.
 import type { Affine, Iso, Look, SignFace } from '../cover/index.ts';
-import type { Point, Rect, Ring } from '../shape/index.ts';
+import type { Point, Rect, Region, Ring } from '../shape/index.ts';
+import type { PrintStock } from '../stock/index.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
 export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map' | 'score' | 'glue' | 'centre';
@@ -51,10 +52,57 @@ export type Drawing = {
   readonly width: number;
   readonly height: number;
   readonly marks: readonly Mark[];
+  /** What of the rectangle it takes up, where that is not all. */
+  readonly outline?: Region;
+  /** What it is printed on; plain paper where nothing is said. */
+  readonly on?: PrintStock;
+  /** What is printed behind it where both sides are, as it is seen from behind. */
+  readonly back?: readonly Mark[];
+  /** Where its pattern begins anew, across and up: tiles meet there. */
+  readonly repeats?: { readonly x: Repeat | null; readonly y: Repeat | null };
 };
 
-/** A page as it is printed: its size and what stands on it, and which parts it shows. */
-export type Page = { readonly width: number; readonly height: number; readonly marks: readonly Mark[]; readonly title: string };
+/** Lines of a pattern: one at `from`, and one at every step from there. */
+export type Repeat = { readonly from: number; readonly step: number };
+
+/** A page as it is printed: its size, what stands on it, which parts it shows, and what it is printed on. All stands where it is to lie on the
+ *  paper; whoever prints it draws it larger by the correction, from the middle of the page. */
+export type Page = {
+  readonly width: number;
+  readonly height: number;
+  readonly marks: readonly Mark[];
+  readonly title: string;
+  readonly parts: readonly string[];
+  readonly on: PrintStock;
+  readonly correction: readonly [number, number];
+};
+
+/** What lines, words and areas are for: whoever cuts, folds or only looks takes the layers that are needed. From the lowest up. */
+export const PAGE_LAYERS = ['art', 'glue', 'guide', 'score', 'cut', 'text'] as const;
+export type PageLayer = (typeof PAGE_LAYERS)[number];
+
+const LAYER_OF_LINE: Readonly<Record<LineStyle, PageLayer>> = {
+  cut: 'cut',
+  score: 'score',
+  glue: 'glue',
+  guide: 'guide',
+  'guide-behind': 'guide',
+  centre: 'guide',
+  join: 'guide',
+  bar: 'guide',
+  map: 'guide',
+};
+
+/** The layer that a mark lies on. */
+export const layerOf = (mark: Mark): PageLayer =>
+  mark.kind === 'line' ? LAYER_OF_LINE[mark.style] : mark.kind === 'text' ? 'text' : 'art';
+
+/** Marks by the layers that they lie on, the lowest first; layers without any are left out. */
+export const byLayer = (marks: readonly Mark[]): readonly (readonly [PageLayer, readonly Mark[]])[] =>
+  PAGE_LAYERS.flatMap((layer) => {
+    const its = marks.filter((mark) => layerOf(mark) === layer);
+    return its.length > 0 ? [[layer, its] as const] : [];
+  });
 
 /** Line weight and dashes, in µm. */
 export const LINE_STYLES: Readonly<

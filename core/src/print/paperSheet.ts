@@ -8,18 +8,27 @@ import {
   inverse,
   type Look,
   moveBy,
+  movedRegion,
   outlineOfPaper,
+  PATTERNS,
   type Paper,
   placesOf,
   type SignLook,
   sizeOfPaper,
 } from '../cover/index.ts';
-import { bounds, grown, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
-import { type Drawing, fitText, line, type Mark } from './page.ts';
+import { bounds, grown, merged, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
+import type { PrintStock } from '../stock/index.ts';
+import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 import { moved } from './place.ts';
 
-/** A paper with what it is called and what it looks like. */
-export type PaperSheet = { readonly tag: string; readonly name: string; readonly paper: Paper; readonly look: Look };
+/** A paper with what it is called, what it looks like and what it is printed on. */
+export type PaperSheet = {
+  readonly tag: string;
+  readonly name: string;
+  readonly paper: Paper;
+  readonly look: Look;
+  readonly on: PrintStock;
+};
 
 /** The pattern goes on this far beyond the cut, so that no white shows where scissors stray. */
 const BLEED = 1_000;
@@ -99,15 +108,42 @@ const tick = (from: Point, to: Point): Mark => {
   return line('score', [from, [from[0] + ((to[0] - from[0]) / length) * reach, from[1] + ((to[1] - from[1]) / length) * reach]]);
 };
 
+/** Where a paper's pattern begins anew, across and up; nothing for one that lies slanted on it, or has no repeat. */
+const repeatsOf = ({ art }: Paper, look: Look): Drawing['repeats'] => {
+  if (look.kind !== 'pattern') return undefined;
+  const { repeat, course } = PATTERNS[look.pattern];
+  const each = repeat(look.sizes);
+  if (!each) return undefined;
+  const rows = { x: each.x, y: course?.(look.sizes) ?? each.y };
+  const { cos, sin, dx, dy } = art;
+  if (Math.abs(sin) < 1e-6)
+    return { x: { from: -dx * Math.sign(cos), step: rows.x }, y: { from: NAME_ROOM - dy * Math.sign(cos), step: rows.y } };
+  if (Math.abs(cos) < 1e-6)
+    return { x: { from: -dy * Math.sign(sin), step: rows.y }, y: { from: NAME_ROOM + dx * Math.sign(sin), step: rows.x } };
+  return undefined;
+};
+
+const nameOf = ({ tag, name, paper }: PaperSheet): string => fitText(`${tag} ${name}`, NAME_SIZE, Math.max(sizeOfPaper(paper).x1, 12_000));
+
+/** What a paper and its name take up. */
+const outlineWithName = (sheet: PaperSheet): Region | undefined => {
+  const wide = Math.min(sizeOfPaper(sheet.paper).x1, textWidth(nameOf(sheet), NAME_SIZE));
+  const raised = outlineOfPaper(sheet.paper).map((region) => movedRegion({ cos: 1, sin: 0, dx: 0, dy: NAME_ROOM }, region));
+  const [whole, ...others] = merged([...raised, { outline: rectRing(0, 0, Math.round(wide), NAME_ROOM), holes: [] }]);
+  return others.length === 0 ? whole : undefined;
+};
+
 /** A paper's drawing with nothing on it yet: as wide as the paper, and higher by the room for its name. */
-export const plainDrawing = ({ tag, name, paper }: PaperSheet): Drawing => {
+export const plainDrawing = (sheet: PaperSheet): Drawing => {
+  const { tag, name, paper, look, on } = sheet;
   const { x1: width, y1: height } = sizeOfPaper(paper);
-  return { tag, name, width, height: height + NAME_ROOM, marks: [] };
+  const [repeats, outline] = [repeatsOf(paper, look), outlineWithName(sheet)];
+  return { tag, name, width, height: height + NAME_ROOM, marks: [], on, ...(repeats ? { repeats } : {}), ...(outline ? { outline } : {}) };
 };
 
 /** A paper as a drawing. Shape: a paper at the origin → a drawing as wide, and higher by the room for its name. */
 export const drawPaper = (sheet: PaperSheet): Drawing => {
-  const { tag, name, paper, look } = sheet;
+  const { paper, look } = sheet;
   const { x1: width, y1: height } = sizeOfPaper(paper);
   const outline = outlineOfPaper(paper);
   const inked = outline.flatMap((region) => grown(region, BLEED));
@@ -119,7 +155,7 @@ export const drawPaper = (sheet: PaperSheet): Drawing => {
   ];
   const called: Mark = {
     kind: 'text',
-    text: fitText(`${tag} ${name}`, NAME_SIZE, Math.max(width, 12_000)),
+    text: nameOf(sheet),
     at: [0, NAME_ROOM / 2 - 600],
     size: NAME_SIZE,
     anchor: 'start',

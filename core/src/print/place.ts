@@ -3,10 +3,19 @@
 import { affineOf, after, followedBy, type Iso } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { bounds, type Point, type Rect, type Ring, rectRing } from '../shape/index.ts';
-import { line, type Mark } from './page.ts';
+import { line, type Mark, type TextMark } from './page.ts';
 
 /** A move of the page; `iso` says the same as `point`. */
-type Move = { readonly point: (point: Point) => Point; readonly iso: Iso; readonly quarterTurn: boolean };
+type Move = { readonly point: (point: Point) => Point; readonly iso: Iso; readonly turn: 0 | 1 | 2 };
+
+/** How words stand that are turned: upright words stay readable from below or from the right, so what is turned round begins at its other end. */
+const turnedText = (mark: TextMark, turn: Move['turn']): Pick<TextMark, 'angle' | 'anchor'> => {
+  const { angle, anchor } = mark;
+  if (turn === 0) return { angle, anchor };
+  const other = ({ start: 'end', middle: 'middle', end: 'start' } as const)[anchor];
+  if (turn === 2) return { angle, anchor: other };
+  return angle === 0 ? { angle: 90, anchor } : { angle: 0, anchor: other };
+};
 
 const mapped = (mark: Mark, move: Move): Mark => {
   const rings = (all: readonly Ring[]) => all.map((ring) => ring.map(move.point));
@@ -14,7 +23,7 @@ const mapped = (mark: Mark, move: Move): Mark => {
     case 'line':
       return { ...mark, points: mark.points.map(move.point) };
     case 'text':
-      return { ...mark, at: move.point(mark.at), angle: move.quarterTurn ? (mark.angle === 0 ? 90 : 0) : mark.angle };
+      return { ...mark, at: move.point(mark.at), ...turnedText(mark, move.turn) };
     case 'fill':
       return { ...mark, rings: rings(mark.rings) };
     case 'tones':
@@ -31,11 +40,17 @@ const mapped = (mark: Mark, move: Move): Mark => {
 
 /** Marks moved so that their origin comes to (x, y). */
 export const moved = (marks: readonly Mark[], x: number, y: number): readonly Mark[] =>
-  marks.map((mark) => mapped(mark, { point: ([px, py]) => [px + x, py + y], iso: { cos: 1, sin: 0, dx: x, dy: y }, quarterTurn: false }));
+  marks.map((mark) => mapped(mark, { point: ([px, py]) => [px + x, py + y], iso: { cos: 1, sin: 0, dx: x, dy: y }, turn: 0 }));
 
 /** Marks turned a quarter counter-clockwise, on a drawing of this height, back into the first quadrant. */
 export const turned = (marks: readonly Mark[], height: number): readonly Mark[] =>
-  marks.map((mark) => mapped(mark, { point: ([x, y]) => [height - y, x], iso: { cos: 0, sin: 1, dx: height, dy: 0 }, quarterTurn: true }));
+  marks.map((mark) => mapped(mark, { point: ([x, y]) => [height - y, x], iso: { cos: 0, sin: 1, dx: height, dy: 0 }, turn: 1 }));
+
+/** Marks turned round, on a drawing of this size, back into its place. Words are still read from below. */
+export const turnedRound = (marks: readonly Mark[], width: number, height: number): readonly Mark[] =>
+  marks.map((mark) =>
+    mapped(mark, { point: ([x, y]) => [width - x, height - y], iso: { cos: -1, sin: 0, dx: width, dy: height }, turn: 2 }),
+  );
 
 /** The stretch of a segment inside a window, or undefined. Source: Liang & Barsky's parametric clipping (1984), recalled. */
 const clipSegment = (from: Point, to: Point, window: Rect): readonly [Point, Point] | undefined => {

@@ -3,7 +3,7 @@ import type { Point, Ring } from '../shape/index.ts';
 import { PAPERS } from '../stock/index.ts';
 import type { BoardPlan } from './boardPlan.ts';
 import { fitText, line, type Mark, type Page, textWidth } from './page.ts';
-import type { PageRules } from './sheet.ts';
+import { correctionOf, type PageRules, printable } from './printer.ts';
 
 /** Boards are drawn at one of these, so that a rule and a head can still work with it. */
 const SCALES = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 6.5, 7, 8, 10, 12, 15, 20, 25, 30, 40, 50] as const;
@@ -82,7 +82,8 @@ const marksOf = ({ plan, height, list }: Drawn, scale: number, left: number, top
 export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName: string): readonly Page[] => {
   if (plans.length === 0) return [];
   const paper = PAPERS[rules.paper];
-  const [left, low, right, top] = [rules.margin, rules.margin, paper.width - rules.margin, paper.height - rules.margin - HEAD];
+  const { x0: left, y0: low, x1: right, y1 } = printable(rules);
+  const top = y1 - HEAD;
   const column = (right - left - GAP) / 2;
   const fits = (scale: number): boolean =>
     plans.every((plan) => {
@@ -109,6 +110,9 @@ export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName
     width: paper.width,
     height: paper.height,
     title,
+    parts: [],
+    on: 'plain',
+    correction: correctionOf(rules),
     marks: [
       text(
         fitText(`${setName} · boards · at 1 : ${scale}, not true to size`, 2_600, right - left - 40_000),

@@ -1,21 +1,22 @@
 // µm on paper, origin at the page's lower left corner, y up.
 
 import type { Rect } from '../shape/index.ts';
-import { PAPERS, type PaperName } from '../stock/index.ts';
-import { fitText, line, type Mark, type Page, type TextMark } from './page.ts';
-
-/** How pages are made up: the paper, the margin a printer leaves free, and the overlap of tiles. */
-export type PageRules = { readonly paper: PaperName; readonly margin: number; readonly overlap: number };
+import { PAPERS, PRINT_STOCKS, type PrintStock } from '../stock/index.ts';
+import { fitText, line, type Mark, type Page, type TextMark, textWidth } from './page.ts';
+import { correctionOf, isCorrected, type PageRules, printable } from './printer.ts';
 
 const HEAD = 8_000;
 const FOOT = 9_000;
 const SIDE = 9_000;
 const BAR = 100_000;
 
-/** The field of a page that templates may use: inside the margin, clear of the head and of the two bars. */
-export const fieldOf = ({ paper, margin }: PageRules): Rect => {
-  const { width, height } = PAPERS[paper];
-  return { x0: margin + SIDE, y0: margin + FOOT, x1: width - margin, y1: height - margin - HEAD };
+/** The field of a page that templates may use: inside the margins, clear of the head and of the two bars. Where both sides are printed the bars
+ *  have their room on either side, so that fronts and backs lie on one another. */
+export const fieldOf = (rules: PageRules): Rect => {
+  const { x0, y0, x1, y1 } = printable(rules);
+  const both = rules.sides !== undefined && rules.sides !== 'one';
+  const [across, up] = both ? [SIDE, Math.max(HEAD, FOOT)] : [0, HEAD];
+  return { x0: x0 + SIDE, y0: y0 + (both ? up : FOOT), x1: x1 - across, y1: y1 - up };
 };
 
 const label = (text: string, at: readonly [number, number], anchor: TextMark['anchor'], angle: 0 | 90 = 0): Mark => ({
@@ -30,7 +31,8 @@ const label = (text: string, at: readonly [number, number], anchor: TextMark['an
 /** A bar of 100 mm with a tick every 10, along x and along y, to hold a rule against. */
 const bars = (rules: PageRules): readonly Mark[] => {
   const { x0, y0 } = fieldOf(rules);
-  const [low, left] = [rules.margin + 3_000, rules.margin + 3_000];
+  const { x0: left0, y0: low0 } = printable(rules);
+  const [low, left] = [low0 + 3_000, left0 + 3_000];
   const ticks = Array.from({ length: 11 }, (_, index) => index * (BAR / 10));
   const tick = (index: number) => (index % (BAR / 2) === 0 ? 3_000 : 1_600);
   return [
@@ -59,22 +61,47 @@ const bars = (rules: PageRules): readonly Mark[] => {
   ];
 };
 
-/** What a page carries beside its templates. */
-export type Sheetful = { readonly title: string; readonly marks: readonly Mark[] };
+/** What a page carries in its field, what it is printed on, and what stands on its back where both sides are printed. */
+export type Sheetful = {
+  readonly title: string;
+  readonly marks: readonly Mark[];
+  readonly parts: readonly string[];
+  readonly on: PrintStock;
+  readonly back: readonly Mark[] | null;
+};
+
+const percent = (correction: number): string => `${(100 / correction).toFixed(2).replace(/\.?0+$/, '')} %`;
+
+/** What a page's head says about the way it is printed. */
+const manner = (rules: PageRules, on: PrintStock): string => {
+  const [x, y] = correctionOf(rules);
+  const corrected = isCorrected([x, y]) ? ` · corrected: this printer makes ${percent(x)} × ${percent(y)}` : '';
+  return `${on === 'plain' ? '' : `on ${PRINT_STOCKS[on].name} · `}print at 100 %${corrected}`;
+};
 
 /** Puts head and bars round what stands in the field. */
-export const makePage = (content: Sheetful, number: number, count: number, heading: string, rules: PageRules): Page => {
+export const makePage = (
+  content: Pick<Sheetful, 'title' | 'marks' | 'parts' | 'on'>,
+  number: number,
+  count: number,
+  heading: string,
+  rules: PageRules,
+): Page => {
   const { width, height } = PAPERS[rules.paper];
-  const right = `print at 100 % · page ${number} of ${count}`;
-  const top = height - rules.margin - 3_000;
-  const room = width - 2 * rules.margin - 62_000;
+  const right = `${manner(rules, content.on)} · page ${number} of ${count}`;
+  const { x0, x1, y1 } = printable(rules);
+  const top = y1 - 3_000;
+  const room = x1 - x0 - textWidth(right, 2_600) - 4_000;
   return {
     width,
     height,
     title: content.title,
+    parts: content.parts,
+    on: content.on,
+    correction: correctionOf(rules),
     marks: [
-      label(fitText(`${heading} · ${content.title}`, 2_600, room), [rules.margin, top], 'start'),
-      label(right, [width - rules.margin, top], 'end'),
+      label(fitText(`${heading} · ${content.title}`, 2_600, room), [x0, top], 'start'),
+      label(right, [x1, top], 'end'),
       ...bars(rules),
       ...content.marks,
     ],

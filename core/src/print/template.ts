@@ -1,5 +1,5 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
-import { bounds, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { bounds, mirroredRing, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
@@ -167,10 +167,35 @@ const guideMarks = (template: Template): readonly Mark[] =>
     ];
   });
 
+/** The back of a template that shows guides of the face behind, as it is seen when the template is turned over. */
+const backMarks = (template: Template, width: number, height: number): readonly Mark[] | null => {
+  const guides = template.guides.filter(({ face }) => face === 'back');
+  if (guides.length === 0) return null;
+  const over = (ring: Ring): Ring => mirroredRing(ring, width);
+  const turnedOver: Template = {
+    ...template,
+    guides: guides.map(({ outline, tag }) => ({ face: 'front', outline: over(outline), tag })),
+  };
+  const words = `${template.tag}, from behind`;
+  return [
+    ...guideMarks(turnedOver),
+    ...[template.region.outline, ...template.region.holes].map((ring) => line('cut', over(ring), true)),
+    {
+      kind: 'text',
+      text: fitText(words, Math.min(WORD_SIZE, height * 0.3), width),
+      at: [width / 2, height / 2],
+      size: Math.min(WORD_SIZE, height * 0.3),
+      anchor: 'middle',
+      angle: 0,
+    },
+  ];
+};
+
 /** A template with all that is drawn on it. */
 export const drawTemplate = (template: Template): Drawing => {
   const { x1: width, y1: height } = bounds(template.region.outline);
   const narrow = Math.min(width, height) < 16_000;
+  const behind = backMarks(template, width, height);
   const field = freeField(
     template.guides.map(({ outline }) => bounds(outline)),
     width,
@@ -181,6 +206,8 @@ export const drawTemplate = (template: Template): Drawing => {
     name: template.name,
     width,
     height,
+    outline: template.region,
+    ...(behind ? { back: behind } : {}),
     marks: [
       ...guideMarks(template),
       line('cut', template.region.outline, true),

@@ -2,28 +2,60 @@
 
 import { letters } from '../cut/index.ts';
 import { bounds, type Rect, rectRing } from '../shape/index.ts';
-import { type Drawing, line, type Mark } from './page.ts';
+import { type Drawing, line, type Mark, type Repeat } from './page.ts';
 import { clipped, moved, turned } from './place.ts';
 import type { Sheetful } from './sheet.ts';
 
-type Grid = { readonly columns: number; readonly rows: number; readonly stepX: number; readonly stepY: number };
+/** Where tiles begin, across and up, and where two of them meet. */
+type Rows = { readonly starts: readonly number[]; readonly joins: readonly number[] };
+type Grid = { readonly x: Rows; readonly y: Rows };
 
-const countFor = (length: number, room: number, overlap: number): number => Math.max(1, Math.ceil((length - overlap) / (room - overlap)));
-
-const gridFor = ({ width, height }: Pick<Drawing, 'width' | 'height'>, field: Rect, overlap: number): Grid => {
-  const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
-  return {
-    columns: countFor(width, roomX, overlap),
-    rows: countFor(height, roomY, overlap),
-    stepX: roomX - overlap,
-    stepY: roomY - overlap,
-  };
+/** The last line of a pattern that lies before a place, and after another; nothing when none does. */
+const lineBefore = (repeat: Repeat | null | undefined, last: number, least: number): number | undefined => {
+  if (!repeat || repeat.step <= 0) return undefined;
+  const at = repeat.from + Math.floor((last - repeat.from) / repeat.step + 1e-9) * repeat.step;
+  return at > least ? at : undefined;
 };
 
+/** Tiles along one way: each as long as there is room, joined in the middle of the overlap, or on the last line of the pattern before that. */
+const rowsFor = (length: number, room: number, overlap: number, repeat: Repeat | null | undefined): Rows => {
+  const [starts, joins]: [number[], number[]] = [[0], []];
+  for (;;) {
+    const start = starts.at(-1) as number;
+    if (start + room >= length) return { starts, joins };
+    const last = start + room - overlap / 2;
+    // A line that would make the tile shorter than half a page is not worth the paper.
+    const join = lineBefore(repeat, last, start + room / 2) ?? last;
+    joins.push(join);
+    starts.push(join - overlap / 2);
+  }
+};
+
+const gridFor = ({ width, height, repeats }: Drawing, field: Rect, overlap: number): Grid => ({
+  x: rowsFor(width, field.x1 - field.x0, overlap, repeats?.x),
+  y: rowsFor(height, field.y1 - field.y0, overlap, repeats?.y),
+});
+
+const tilesIn = ({ x, y }: Grid): number => x.starts.length * y.starts.length;
+
+/** Lines of a pattern on a drawing that was turned a quarter counter-clockwise. */
+const turnedRepeats = ({ repeats, height }: Drawing): Drawing['repeats'] =>
+  repeats && {
+    x: repeats.y && { from: height - repeats.y.from, step: repeats.y.step },
+    y: repeats.x,
+  };
+
 const upright = (drawing: Drawing, field: Rect, overlap: number): Drawing => {
-  const lying: Drawing = { ...drawing, width: drawing.height, height: drawing.width, marks: turned(drawing.marks, drawing.height) };
-  const tiles = (each: Drawing) => gridFor(each, field, overlap).columns * gridFor(each, field, overlap).rows;
-  return tiles(lying) < tiles(drawing) ? lying : drawing;
+  const { width, height } = drawing;
+  const repeats = turnedRepeats(drawing);
+  const lying: Drawing = {
+    ...drawing,
+    width: height,
+    height: width,
+    marks: turned(drawing.marks, height),
+    ...(repeats ? { repeats } : {}),
+  };
+  return tilesIn(gridFor(lying, field, overlap)) < tilesIn(gridFor(drawing, field, overlap)) ? lying : drawing;
 };
 
 const CROSS = 2_500;
@@ -50,39 +82,35 @@ const matchMark = (x: number, y: number): readonly Mark[] => [
   ]),
 ];
 
-/** Join lines in the middle of every overlap, with a match mark at a quarter and three quarters of each tile they pass. */
-const joins = (grid: Grid, field: Rect, overlap: number): readonly Mark[] => {
+/** Join lines where tiles meet, with a match mark at a quarter and three quarters of each tile they pass. */
+const joins = (grid: Grid, field: Rect): readonly Mark[] => {
   const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
-  const middles = (count: number, step: number) => Array.from({ length: count - 1 }, (_, index) => (index + 1) * step + overlap / 2);
-  const quarters = (count: number, step: number, room: number) =>
-    Array.from({ length: count }, (_, index) => [index * step + room / 4, index * step + (room * 3) / 4]).flat();
-  const [spanX, spanY] = [(grid.columns - 1) * grid.stepX + roomX, (grid.rows - 1) * grid.stepY + roomY];
+  const quarters = ({ starts }: Rows, room: number) => starts.flatMap((start) => [start + room / 4, start + (room * 3) / 4]);
+  const span = ({ starts }: Rows, room: number) => (starts.at(-1) as number) + room;
   return [
-    ...middles(grid.columns, grid.stepX).flatMap((x) => [
+    ...grid.x.joins.flatMap((x) => [
       line('join', [
         [x, 0],
-        [x, spanY],
+        [x, span(grid.y, roomY)],
       ]),
-      ...quarters(grid.rows, grid.stepY, roomY).flatMap((y) => matchMark(x, y)),
+      ...quarters(grid.y, roomY).flatMap((y) => matchMark(x, y)),
     ]),
-    ...middles(grid.rows, grid.stepY).flatMap((y) => [
+    ...grid.y.joins.flatMap((y) => [
       line('join', [
         [0, y],
-        [spanX, y],
+        [span(grid.x, roomX), y],
       ]),
-      ...quarters(grid.columns, grid.stepX, roomX).flatMap((x) => matchMark(x, y)),
+      ...quarters(grid.x, roomX).flatMap((x) => matchMark(x, y)),
     ]),
   ];
 };
 
 /** A map of the tiles in the foot of the page, with this one crossed out. */
 const mapOf = (grid: Grid, column: number, row: number, field: Rect): readonly Mark[] => {
-  const cell = Math.min(6_000, 7_500 / grid.rows, 40_000 / grid.columns);
-  const [left, low] = [field.x1 - grid.columns * cell, field.y0 - 8_500];
-  const cells = Array.from(
-    { length: grid.rows * grid.columns },
-    (_, index) => [index % grid.columns, Math.floor(index / grid.columns)] as const,
-  );
+  const [columns, rows] = [grid.x.starts.length, grid.y.starts.length];
+  const cell = Math.min(6_000, 7_500 / rows, 40_000 / columns);
+  const [left, low] = [field.x1 - columns * cell, field.y0 - 8_500];
+  const cells = Array.from({ length: rows * columns }, (_, index) => [index % columns, Math.floor(index / columns)] as const);
   const box = (x: number, y: number) => rectRing(left + x * cell, low + y * cell, left + (x + 1) * cell, low + (y + 1) * cell);
   const here = bounds(box(column, row));
   return [
@@ -103,28 +131,31 @@ const mapOf = (grid: Grid, column: number, row: number, field: Rect): readonly M
 const tileName = (column: number, row: number): string => `${letters(column).toLowerCase()}${row + 1}`;
 
 /** Tiles of a drawing, one to a page, column by column from the bottom.
- *  Shape: a drawing → columns × rows sheetfuls that overlap by `overlap`, with join lines, match marks and a map. The way up that
- *  needs fewer tiles is taken. */
-export const tile = (drawing: Drawing, field: Rect, overlap: number): readonly Sheetful[] => {
+ *  Shape: a drawing → columns × rows sheetfuls that overlap by `overlap` at least, with join lines, match marks and a map. They meet on lines of
+ *  the pattern where it has any. The way up that needs fewer tiles is taken. */
+export const tile = (drawing: Drawing, field: Rect, overlap: number): readonly Omit<Sheetful, 'on'>[] => {
   const best = upright(drawing, field, overlap);
   const { tag, name: called } = drawing;
   const grid = gridFor(best, field, overlap);
-  const all = [...best.marks, ...joins(grid, field, overlap)];
+  const all = [...best.marks, ...joins(grid, field)];
   const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
-  return Array.from({ length: grid.columns * grid.rows }, (_, index): Sheetful => {
-    const [column, row] = [Math.floor(index / grid.rows), index % grid.rows];
-    const window: Rect = { x0: column * grid.stepX, y0: row * grid.stepY, x1: column * grid.stepX + roomX, y1: row * grid.stepY + roomY };
-    const name: Mark = {
-      kind: 'text',
-      text: `${tag} · ${tileName(column, row)}`,
-      at: [field.x0 + 12_000, field.y1 - 9_000],
-      size: 3_600,
-      anchor: 'start',
-      angle: 0,
-    };
-    return {
-      title: `${tag} ${called}, tile ${tileName(column, row)}`,
-      marks: [...moved(clipped(all, window), field.x0 - window.x0, field.y0 - window.y0), name, ...mapOf(grid, column, row, field)],
-    };
-  });
+  return grid.x.starts.flatMap((x0, column) =>
+    grid.y.starts.map((y0, row): Omit<Sheetful, 'on'> => {
+      const window: Rect = { x0, y0, x1: x0 + roomX, y1: y0 + roomY };
+      const name: Mark = {
+        kind: 'text',
+        text: `${tag} · ${tileName(column, row)}`,
+        at: [field.x0 + 12_000, field.y1 - 9_000],
+        size: 3_600,
+        anchor: 'start',
+        angle: 0,
+      };
+      return {
+        title: `${tag} ${called}, tile ${tileName(column, row)}`,
+        parts: [tag],
+        marks: [...moved(clipped(all, window), field.x0 - x0, field.y0 - y0), name, ...mapOf(grid, column, row, field)],
+        back: null,
+      };
+    }),
+  );
 };

@@ -5,8 +5,19 @@ import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
+import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../print/index.ts';
 import type { Lie } from '../shape/index.ts';
-import { type Board, boardSchema, type Offcut, offcutSchema, type PaperName, STICK_NAMES, type StickName } from '../stock/index.ts';
+import {
+  type Board,
+  boardSchema,
+  type Offcut,
+  offcutSchema,
+  type PaperName,
+  PRINTER_KINDS,
+  type PrinterKind,
+  STICK_NAMES,
+  type StickName,
+} from '../stock/index.ts';
 
 /** How long one stick is, whether pieces longer than that are joined of several, and what lengths lie there from other work. */
 export type StickWish = { readonly length: DollUm; readonly joins: boolean; readonly rests: readonly DollUm[] };
@@ -76,7 +87,13 @@ export type SetDocument = {
   readonly palette: readonly Swatch[];
   readonly finishes: readonly Finish[];
   readonly cutting: Cutting;
-  readonly printing: { readonly paper: PaperName; readonly margin: DollUm; readonly overlap: DollUm };
+  readonly printing: {
+    readonly paper: PaperName;
+    readonly margin: DollUm;
+    readonly overlap: DollUm;
+    readonly sides: Sides;
+    readonly printer: Printer;
+  };
   readonly pieces: readonly Piece[];
 };
 
@@ -216,6 +233,16 @@ const shape = z.strictObject({
       paper: z.enum(['a4', 'letter']).default('a4'),
       margin: dollField({ min: 3 * UM.mm, max: 25 * UM.mm }).default(dollUm(10 * UM.mm)),
       overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
+      sides: z.enum(SIDES).default('one'),
+      printer: z
+        .strictObject({
+          kind: z.enum(PRINTER_KINDS as [PrinterKind, ...PrinterKind[]]).default('own'),
+          x: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
+          y: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
+          measured: z.iso.date().nullable().default(null),
+          changed: z.iso.date().nullable().default(null),
+        })
+        .prefault({}),
     })
     .prefault({}),
   pieces: z.array(pieceSchema).max(MOST_PIECES).default([]),

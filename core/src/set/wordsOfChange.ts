@@ -4,7 +4,7 @@ import { scaleOf } from '../doll/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { type DollUm, showLength, timesSmaller, type Units } from '../measure/index.ts';
 import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
-import { type Board, PAPERS } from '../stock/index.ts';
+import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
@@ -16,6 +16,8 @@ type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show
 /** `word before → after` for each listed field that differs. */
 const fieldChanges = <T>(fields: Fields<T>, was: T, is: T): readonly string[] =>
   fields.filter(([field]) => !dequal(was[field], is[field])).map(([, word, show]) => `${word} ${show(was)} → ${show(is)}`);
+
+const share = (part: number): string => `${Number((part * 100).toFixed(2))} %`;
 
 const quoted = (text: string): string => (text === '' ? 'none' : `“${text}”`);
 
@@ -117,6 +119,12 @@ export const changeOfSetting = (
             ['paper', 'paper', ({ paper }) => PAPERS[paper].name],
             ['margin', 'margin', ({ margin }) => size(margin)],
             ['overlap', 'overlap', ({ overlap }) => size(overlap)],
+            [
+              'sides',
+              'sides',
+              ({ sides }) => ({ one: 'one', long: 'both, over the long edge', short: 'both, over the short edge' })[sides],
+            ],
+            ['printer', 'printer', ({ printer: { kind, x, y } }) => `${PRINTERS[kind].name}, makes ${share(x)} × ${share(y)}`],
           ],
           before.printing,
           after.printing,

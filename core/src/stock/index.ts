@@ -11,5 +11,14 @@ export {
   WHOLE,
 } from './board.ts';
 export { OBJECT_NAMES, type ObjectName, STANDING_OBJECTS, type StandingObject } from './objects.ts';
+export {
+  type Margins,
+  PRINT_STOCK_NAMES,
+  PRINT_STOCKS,
+  PRINTER_KINDS,
+  PRINTERS,
+  type PrinterKind,
+  type PrintStock,
+} from './printers.ts';
 export { PAPERS, type PaperName, USUAL_SHEETS, type UsualSheet } from './sheets.ts';
 export { CLEAR_SHEET, STICK_NAMES, STICKS, type Stick, type StickName, WIRE } from './sticks.ts';

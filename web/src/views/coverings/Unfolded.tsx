@@ -91,7 +91,7 @@ export const Unfolded = memo(
             const look = looks.get(paper.wear.finish ?? '');
             if (!look) return null;
             const { tag, name } = paperName(paper, covering.covering, made);
-            const { marks, width, height } = drawPaper({ tag: '', name: '', paper, look });
+            const { marks, width, height } = drawPaper({ tag: '', name: '', paper, look, on: 'plain' });
             const words = `${tag} ${name}, ${showLength(box.x1, units)} × ${showLength(box.y1, units)}`;
             return (
               <figure key={index} className="max-w-full">
