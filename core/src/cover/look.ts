@@ -138,6 +138,9 @@ export const paintTones = (look: Look, window: Rect, pixel: number = PRINT_PIXEL
   return { width, height, pixels, palette: tonePalette(look.colours) };
 };
 
+/** How much ink a colour takes: 0 for white, 1 for black. */
+export const inkOf = (colour: string): number => 1 - toRgb(colour).reduce((sum, value) => sum + value, 0) / 765;
+
 /** How well two colours are told apart: the ratio of their light. Source: WCAG 2.2, contrast ratio. */
 export const contrastOf = (one: string, other: string): number => {
   const light = (colour: string): number => {

@@ -1,1 +1,2 @@
 export { boardsDxf } from './boardsDxf.ts';
+export { layersDxf } from './layersDxf.ts';

@@ -1,5 +1,6 @@
 // µm, y up, origin at the sheet's lower left corner.
 import type { Point, Ring } from '../shape/index.ts';
+import type { FileLayer } from './layersSvg.ts';
 
 /** What a line on a board means. Cut through, scored for a fold, a pencil line where another part stands, the sheet's own edge. */
 export const PLAN_LAYERS = ['sheet', 'cut', 'score', 'guide', 'text'] as const;
@@ -44,4 +45,28 @@ export const stacked = (
     return top;
   });
   return { width, height, lows };
+};
+
+/** Plans one above the other, as the layers of a file: each sheet's heading above it, tags in their parts. */
+export const planLayers = (plans: readonly BoardPlan[], layers: readonly PlanLayer[]): readonly FileLayer[] => {
+  const { lows } = stacked(plans);
+  const placed = plans.map((plan, index) => {
+    const place = ([x, y]: Point): Point => [PLAN_GAP + x, (lows[index] as number) + y];
+    return { plan, place };
+  });
+  return layers.map((id): FileLayer => {
+    if (id !== 'text')
+      return {
+        id,
+        lines: placed.flatMap(({ plan, place }) =>
+          plan.rings.filter(({ layer }) => layer === id).map(({ ring }) => ({ points: ring.map(place), closed: true })),
+        ),
+        texts: [],
+      };
+    const texts = placed.flatMap(({ plan: { heading, height, texts }, place }): FileLayer['texts'] => [
+      { at: place([0, height + 4_000]), high: 8_000, text: heading, from: 'start' },
+      ...texts.map(({ at, high, text }) => ({ at: place(at), high, text })),
+    ]);
+    return { id, lines: [], texts };
+  });
 };

@@ -29,19 +29,33 @@ const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries
 /** Imposes drawings on pages, those for one kind of paper together: small ones by their outlines, what is larger than a page in tiles.
  *  Shape: n drawings → k pages, or k fronts and k backs in turn; every outline is drawn at full size, whole on one page or over its tiles.
  *  Units: µm. Equal drawings and rules give equal pages; `heading` stands in the head of each. */
-export const impose = (drawings: readonly Drawing[], rules: PageRules, heading: string): readonly Page[] => {
-  const all = PRINT_STOCK_NAMES.flatMap((on) =>
-    sheetfuls(
-      drawings.filter((drawing) => (drawing.on ?? 'plain') === on),
-      rules,
-    ).map((sheetful): Sheetful => ({ ...sheetful, on })),
-  );
+export const impose = (drawings: readonly Drawing[], rules: PageRules, heading: string): readonly Page[] =>
+  imposed(drawings, rules, heading).pages;
+
+/** The same, with the fewest pages that could do: proven by bounds where drawings share pages, as many as there are tiles where they do not. */
+export const imposed = (
+  drawings: readonly Drawing[],
+  rules: PageRules,
+  heading: string,
+): { readonly pages: readonly Page[]; readonly least: number } => {
+  const found = PRINT_STOCK_NAMES.map((on) => {
+    const its = drawings.filter((drawing) => (drawing.on ?? 'plain') === on);
+    const { filled, least } = sheetfuls(its, rules);
+    return { least, filled: filled.map((sheetful): Sheetful => ({ ...sheetful, on })) };
+  });
+  const all = found.flatMap(({ filled }) => filled);
   const both = rules.sides !== undefined && rules.sides !== 'one' && all.some(({ back }) => back);
   const sides = both ? all.flatMap((sheetful) => [withCrosses(sheetful, rules), behind(sheetful, rules)]) : all;
-  return sides.map((content, index) => makePage(content, index + 1, sides.length, heading, rules));
+  return {
+    pages: sides.map((content, index) => makePage(content, index + 1, sides.length, heading, rules)),
+    least: found.reduce((sum, { least }) => sum + least, 0) * (both ? 2 : 1),
+  };
 };
 
-const sheetfuls = (drawings: readonly Drawing[], rules: PageRules): readonly Omit<Sheetful, 'on'>[] => {
+const sheetfuls = (
+  drawings: readonly Drawing[],
+  rules: PageRules,
+): { readonly filled: readonly Omit<Sheetful, 'on'>[]; readonly least: number } => {
   const field = fieldOf(rules);
   const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0, price: null, atHand: 0, offcut: null };
   const items = drawings.map((drawing, index) => ({
@@ -51,7 +65,7 @@ const sheetfuls = (drawings: readonly Drawing[], rules: PageRules): readonly Omi
     lies: 'either' as const,
     outline: reachesIn(drawing),
   }));
-  const { sheets, tooLarge } = layOut(
+  const { sheets, tooLarge, least } = layOut(
     items,
     [kind],
     { gap: BETWEEN, trim: { left: 0, right: 0, bottom: 0, top: 0 }, mode: 'free', wishes: USUAL_WISHES },
@@ -59,7 +73,7 @@ const sheetfuls = (drawings: readonly Drawing[], rules: PageRules): readonly Omi
   );
   const small = sheets.map(({ placements }) => sharedPage(placements, drawings, rules));
   const large = tooLarge.flatMap((id) => tile(drawings[Number(id)] as Drawing, field, rules.overlap));
-  return [...small, ...large];
+  return { filled: [...small, ...large], least: least + large.length };
 };
 
 /** Marks turned counter-clockwise by quarters, back into the first quadrant. */
@@ -83,6 +97,7 @@ const sharedPage = (placements: readonly Placement[], drawings: readonly Drawing
   return {
     title: parts.join(' '),
     parts,
+    ink: drawn.reduce((sum, { drawing }) => sum + (drawing.ink ?? 0), 0),
     marks: drawn.flatMap(({ drawing, x, y, turn }) => moved(quarters(drawing.marks, turn, drawing.width, drawing.height), x, y)),
     back: back.length > 0 ? back : null,
   };
@@ -121,6 +136,7 @@ const behind = (sheetful: Sheetful, rules: PageRules): Sheetful => {
   const marks = [...(sheetful.back ?? []), ...crosses(rules)];
   return {
     ...sheetful,
+    ink: 0,
     title: sheetful.back ? `${sheetful.title}, from behind` : `back of ${sheetful.title}: nothing here`,
     marks: rules.sides === 'short' ? turnedRound(marks, width, height) : marks,
   };

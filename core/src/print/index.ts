@@ -1,6 +1,7 @@
-export { type BoardPlan, PLAN_GAP, PLAN_LAYERS, type PlanLayer, type PlanRing, type PlanText, stacked } from './boardPlan.ts';
+export { type BoardPlan, PLAN_LAYERS, type PlanLayer, type PlanRing, type PlanText, planLayers, stacked } from './boardPlan.ts';
 export { boardsSvg } from './boardsSvg.ts';
-export { impose } from './impose.ts';
+export { impose, imposed } from './impose.ts';
+export { type FileLayer, layersSvg, WORD_STYLE } from './layersSvg.ts';
 export {
   byLayer,
   type Drawing,
@@ -14,12 +15,13 @@ export {
   type Page,
   type PageLayer,
   type PictureMark,
+  type Repeat,
   type TextMark,
   type TonesMark,
+  textWidth,
   type WordsMark,
 } from './page.ts';
-export { pageSvg, type SvgPictures, type Widths } from './pageSvg.ts';
-export { artMarks, drawPaper, type PaperSheet, plainDrawing } from './paperSheet.ts';
+export { artMarks, drawPaper, type PaperSheet, plainDrawing, repeatsOf } from './paperSheet.ts';
 export { planPages } from './planPages.ts';
 export {
   correctionOf,
@@ -36,5 +38,7 @@ export {
 } from './printer.ts';
 export { fieldOf } from './sheet.ts';
 export { type Habit, type Pixels, throughPrinter } from './simulated.ts';
+export { escaped, mm } from './svgText.ts';
 export { drawTemplate, type Template } from './template.ts';
 export { shareFrom, TEST_BARS, testPage } from './testPage.ts';
+export { tileJoins } from './tile.ts';

@@ -54,6 +54,8 @@ export type Drawing = {
   readonly marks: readonly Mark[];
   /** What of the rectangle it takes up, where that is not all. */
   readonly outline?: Region;
+  /** How much of it is solid ink: the area that would be if all its ink were black, in µm². */
+  readonly ink?: number;
   /** What it is printed on; plain paper where nothing is said. */
   readonly on?: PrintStock;
   /** What is printed behind it where both sides are, as it is seen from behind. */
@@ -74,6 +76,8 @@ export type Page = {
   readonly title: string;
   readonly parts: readonly string[];
   readonly on: PrintStock;
+  /** The share of the page that would be black if all its ink were. */
+  readonly ink: number;
   readonly correction: readonly [number, number];
 };
 

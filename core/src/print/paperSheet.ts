@@ -5,8 +5,10 @@ import {
   affineOf,
   fillsOf,
   followedBy,
+  inkOf,
   inverse,
   type Look,
+  mainColour,
   moveBy,
   movedRegion,
   outlineOfPaper,
@@ -16,7 +18,7 @@ import {
   type SignLook,
   sizeOfPaper,
 } from '../cover/index.ts';
-import { bounds, grown, merged, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
+import { areaOf, bounds, grown, merged, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
 import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 import { moved } from './place.ts';
@@ -109,17 +111,15 @@ const tick = (from: Point, to: Point): Mark => {
 };
 
 /** Where a paper's pattern begins anew, across and up; nothing for one that lies slanted on it, or has no repeat. */
-const repeatsOf = ({ art }: Paper, look: Look): Drawing['repeats'] => {
+export const repeatsOf = ({ art }: Paper, look: Look): Drawing['repeats'] => {
   if (look.kind !== 'pattern') return undefined;
   const { repeat, course } = PATTERNS[look.pattern];
   const each = repeat(look.sizes);
   if (!each) return undefined;
   const rows = { x: each.x, y: course?.(look.sizes) ?? each.y };
   const { cos, sin, dx, dy } = art;
-  if (Math.abs(sin) < 1e-6)
-    return { x: { from: -dx * Math.sign(cos), step: rows.x }, y: { from: NAME_ROOM - dy * Math.sign(cos), step: rows.y } };
-  if (Math.abs(cos) < 1e-6)
-    return { x: { from: -dy * Math.sign(sin), step: rows.y }, y: { from: NAME_ROOM + dx * Math.sign(sin), step: rows.x } };
+  if (Math.abs(sin) < 1e-6) return { x: { from: -dx * Math.sign(cos), step: rows.x }, y: { from: -dy * Math.sign(cos), step: rows.y } };
+  if (Math.abs(cos) < 1e-6) return { x: { from: -dy * Math.sign(sin), step: rows.y }, y: { from: dx * Math.sign(sin), step: rows.x } };
   return undefined;
 };
 
@@ -137,8 +137,21 @@ const outlineWithName = (sheet: PaperSheet): Region | undefined => {
 export const plainDrawing = (sheet: PaperSheet): Drawing => {
   const { tag, name, paper, look, on } = sheet;
   const { x1: width, y1: height } = sizeOfPaper(paper);
-  const [repeats, outline] = [repeatsOf(paper, look), outlineWithName(sheet)];
-  return { tag, name, width, height: height + NAME_ROOM, marks: [], on, ...(repeats ? { repeats } : {}), ...(outline ? { outline } : {}) };
+  const lines = repeatsOf(paper, look);
+  const repeats = lines && { x: lines.x, y: lines.y && { ...lines.y, from: lines.y.from + NAME_ROOM } };
+  const outline = outlineWithName(sheet);
+  const ink = areaOf(outlineOfPaper(paper)) * inkOf(mainColour(look));
+  return {
+    tag,
+    name,
+    width,
+    height: height + NAME_ROOM,
+    marks: [],
+    on,
+    ink,
+    ...(repeats ? { repeats } : {}),
+    ...(outline ? { outline } : {}),
+  };
 };
 
 /** A paper as a drawing. Shape: a paper at the origin → a drawing as wide, and higher by the room for its name. */

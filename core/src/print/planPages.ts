@@ -79,7 +79,7 @@ const marksOf = ({ plan, height, list }: Drawn, scale: number, left: number, top
 
 /** Board plans on pages, several on one, all at the one scale at which two of the widest stand side by side.
  *  Shape: n plans → pages, each plan whole on one of them. Units: µm. */
-export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName: string): readonly Page[] => {
+export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName: string, what = 'boards'): readonly Page[] => {
   if (plans.length === 0) return [];
   const paper = PAPERS[rules.paper];
   const { x0: left, y0: low, x1: right, y1 } = printable(rules);
@@ -98,7 +98,7 @@ export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName
     const room = (at: number): boolean => (used[at] as number) + heightOf(drawn) <= top - low;
     side = room(0) && (used[0] as number) <= (used[1] as number) ? 0 : room(1) ? 1 : room(0) ? 0 : -1;
     if (side < 0) {
-      pages.push({ title: 'boards', marks: [] });
+      pages.push({ title: what, marks: [] });
       [used, side] = [[0, 0], 0];
     }
     const page = pages.at(-1) as (typeof pages)[number];
@@ -112,10 +112,11 @@ export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName
     title,
     parts: [],
     on: 'plain',
+    ink: 0,
     correction: correctionOf(rules),
     marks: [
       text(
-        fitText(`${setName} · boards · at 1 : ${scale}, not true to size`, 2_600, right - left - 40_000),
+        fitText(`${setName} · ${what} · at 1 : ${scale}, not true to size`, 2_600, right - left - 40_000),
         [left, headline],
         2_600,
         'start',

@@ -67,6 +67,8 @@ export type Sheetful = {
   readonly marks: readonly Mark[];
   readonly parts: readonly string[];
   readonly on: PrintStock;
+  /** µm² of ink, were it all black. */
+  readonly ink: number;
   readonly back: readonly Mark[] | null;
 };
 
@@ -80,13 +82,7 @@ const manner = (rules: PageRules, on: PrintStock): string => {
 };
 
 /** Puts head and bars round what stands in the field. */
-export const makePage = (
-  content: Pick<Sheetful, 'title' | 'marks' | 'parts' | 'on'>,
-  number: number,
-  count: number,
-  heading: string,
-  rules: PageRules,
-): Page => {
+export const makePage = (content: Omit<Sheetful, 'back'>, number: number, count: number, heading: string, rules: PageRules): Page => {
   const { width, height } = PAPERS[rules.paper];
   const right = `${manner(rules, content.on)} · page ${number} of ${count}`;
   const { x0, x1, y1 } = printable(rules);
@@ -98,6 +94,7 @@ export const makePage = (
     title: content.title,
     parts: content.parts,
     on: content.on,
+    ink: content.ink / (width * height),
     correction: correctionOf(rules),
     marks: [
       label(fitText(`${heading} · ${content.title}`, 2_600, room), [x0, top], 'start'),

@@ -38,8 +38,8 @@ const bar = (x: number, y: number, length: number, upright: boolean): readonly M
     ...ticks
       .filter((mm) => mm % 10 === 0)
       .map((mm) => {
-        const [tx, ty] = at(mm * 1_000, upright ? 9_500 : 10_500);
-        return text(String(mm), tx, ty, 2_800, upright ? 'start' : 'middle');
+        const [tx, ty] = at(mm * 1_000, upright ? -1_500 : 10_500);
+        return text(String(mm), tx, ty, 2_800, upright ? 'end' : 'middle');
       }),
   ];
 };
@@ -83,6 +83,7 @@ export const testPage = (rules: PageRules, corrected: boolean): Page => {
     title: corrected ? 'test page, corrected' : 'test page',
     parts: [],
     on: 'plain',
+    ink: 0,
     correction: corrected ? correctionOf(rules) : [1, 1],
     marks: [
       ...bar(left, low, TEST_BARS.x, false),

@@ -130,6 +130,17 @@ const mapOf = (grid: Grid, column: number, row: number, field: Rect): readonly M
 /** Columns by letter from the left, rows by number from the bottom: b2. */
 const tileName = (column: number, row: number): string => `${letters(column).toLowerCase()}${row + 1}`;
 
+/** Where tiles of a drawing meet, across and up, as it lies on them; none for what one page takes. */
+export const tileJoins = (
+  drawing: Drawing,
+  field: Rect,
+  overlap: number,
+): { readonly lying: boolean; readonly x: readonly number[]; readonly y: readonly number[]; readonly tiles: number } => {
+  const best = upright(drawing, field, overlap);
+  const { x, y } = gridFor(best, field, overlap);
+  return { lying: best !== drawing, x: x.joins, y: y.joins, tiles: x.starts.length * y.starts.length };
+};
+
 /** Tiles of a drawing, one to a page, column by column from the bottom.
  *  Shape: a drawing → columns × rows sheetfuls that overlap by `overlap` at least, with join lines, match marks and a map. They meet on lines of
  *  the pattern where it has any. The way up that needs fewer tiles is taken. */
@@ -153,6 +164,7 @@ export const tile = (drawing: Drawing, field: Rect, overlap: number): readonly O
       return {
         title: `${tag} ${called}, tile ${tileName(column, row)}`,
         parts: [tag],
+        ink: (drawing.ink ?? 0) / tilesIn(grid),
         marks: [...moved(clipped(all, window), field.x0 - x0, field.y0 - y0), name, ...mapOf(grid, column, row, field)],
         back: null,
       };

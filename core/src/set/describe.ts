@@ -80,6 +80,31 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'The grain costs board',
         reason: `With its grain one way, ${finding.board} takes ${finding.numbers.sheets} ${finding.numbers.sheets === 1 ? 'sheet' : 'sheets'} more.`,
       };
+    case 'pages-wasteful':
+      return {
+        title: 'More pages than the paper needs',
+        reason: `${finding.numbers.pages} pages, and ${finding.numbers.least} could do. Print more pieces together, or take the other paper.`,
+      };
+    case 'page-inky':
+      return {
+        title: 'Takes much ink',
+        reason: `${finding.pages.length === 1 ? 'Page' : 'Pages'} ${listed(finding.pages)}: up to ${finding.numbers.share} % of the page is solid colour. Let it dry flat; bought paper or paint may be cheaper.`,
+      };
+    case 'words-too-small':
+      return {
+        title: 'Words too small to read',
+        reason: `${capital(finding.paper)}: its letters are ${showBoard(finding.numbers.size)} high; printers blur what is under ${showBoard(finding.numbers.least)}.`,
+      };
+    case 'seam-through-words':
+      return {
+        title: 'A seam runs through words',
+        reason: `${capital(finding.paper)} is larger than a page, and two of its ${finding.numbers.tiles} tiles meet in its words. Print it smaller, or on larger paper.`,
+      };
+    case 'printer-changed':
+      return {
+        title: 'The printer has changed since it was measured',
+        reason: `Something about it changed on ${finding.since}; ${finding.measured ? `it was measured on ${finding.measured}` : 'it was never measured'}. Print the test page again.`,
+      };
     case 'boards-to-buy':
       return { title: 'Not enough board', reason: `Of ${finding.board} must be bought: ${finding.what}.` };
     case 'thickness-off-scale': {

@@ -182,6 +182,15 @@ const pieceSchema = z.preprocess(
   ),
 ) as unknown as z.ZodType<FilePiece>;
 
+/** A printer as it stands in a file. */
+export const printerSchema = z.strictObject({
+  kind: z.enum(PRINTER_KINDS as [PrinterKind, ...PrinterKind[]]).default('own'),
+  x: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
+  y: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
+  measured: z.iso.date().nullable().default(null),
+  changed: z.iso.date().nullable().default(null),
+});
+
 const shape = z.strictObject({
   format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
   version: z.literal(1, 'This version of the file is not known here; "version" must be 1.'),
@@ -234,15 +243,7 @@ const shape = z.strictObject({
       margin: dollField({ min: 3 * UM.mm, max: 25 * UM.mm }).default(dollUm(10 * UM.mm)),
       overlap: dollField({ min: 5 * UM.mm, max: 40 * UM.mm }).default(dollUm(12 * UM.mm)),
       sides: z.enum(SIDES).default('one'),
-      printer: z
-        .strictObject({
-          kind: z.enum(PRINTER_KINDS as [PrinterKind, ...PrinterKind[]]).default('own'),
-          x: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
-          y: z.number().min(LEAST_SHARE).max(MOST_SHARE).default(1),
-          measured: z.iso.date().nullable().default(null),
-          changed: z.iso.date().nullable().default(null),
-        })
-        .prefault({}),
+      printer: printerSchema.prefault({}),
     })
     .prefault({}),
   pieces: z.array(pieceSchema).max(MOST_PIECES).default([]),

@@ -53,6 +53,11 @@ export type FindingCase =
       readonly one: string;
       readonly other: string;
     } & Numbers<'contrast'>)
+  | ({ readonly code: 'pages-wasteful' } & Numbers<'pages' | 'least'>)
+  | ({ readonly code: 'page-inky'; readonly pages: readonly string[] } & Numbers<'share'>)
+  | ({ readonly code: 'words-too-small'; readonly paper: string } & Numbers<'size' | 'least'>)
+  | ({ readonly code: 'seam-through-words'; readonly paper: string } & Numbers<'tiles'>)
+  | ({ readonly code: 'printer-changed'; readonly measured: string | null; readonly since: string } & Numbers<never>)
   | ({ readonly code: 'boards-to-buy'; readonly board: string; readonly what: string } & Numbers<'sheets'>)
   | ({ readonly code: 'tips-over' } & Numbers<'height' | 'depth'>)
   | ({ readonly code: 'no-order'; readonly parts: readonly string[] } & Numbers<never>)

@@ -2,7 +2,7 @@
 import { type Art, type Covering, type Finish, type Look, PATTERNS, type Paper, sizeOfPaper } from '../cover/index.ts';
 import { FIRST_ANSWER, layOut, type Sheet, USUAL_WISHES } from '../cut/index.ts';
 import { assertNever } from '../kit/index.ts';
-import { impose, plainDrawing } from '../print/index.ts';
+import { impose, plainDrawing, type Repeat, repeatsOf } from '../print/index.ts';
 import { lyingSize } from '../shape/index.ts';
 import { type DerivedCovering, looksOf, paperName, printedPapers } from './coverings.ts';
 import type { DerivedSet } from './derive.ts';
@@ -32,6 +32,8 @@ export type LaidPaper = {
     readonly width: number;
     readonly height: number;
     readonly tag: string;
+    /** Where the first line of the pattern runs, from the cut's lower left corner as it is drawn; null for what has no repeat. */
+    readonly begins: { readonly x: number; readonly y: number } | null;
   }[];
 };
 
@@ -71,6 +73,7 @@ type Cut = {
   readonly width: number;
   readonly height: number;
   readonly lies: 'either' | 'drawn' | 'turned';
+  readonly begins: LaidPaper['cuts'][number]['begins'];
 };
 
 /** After how much the pattern begins anew on a sheet, across and up, where it does. */
@@ -81,6 +84,10 @@ const isDirected = (art: Art): boolean => (art.kind === 'pattern' ? PATTERNS[art
 
 /** Which way a paper's pattern runs on it: as on the sheet, or a quarter turned. */
 const isTurned = ({ art }: Paper): boolean => Math.abs(art.sin) > Math.abs(art.cos);
+
+/** How far from a place the next line of a pattern runs. */
+const firstFrom = (repeat: Repeat | null, at: number): number =>
+  repeat ? Math.round((((repeat.from - at) % repeat.step) + repeat.step) % repeat.step) : 0;
 
 /** A finish's papers as rectangles no larger than a sheet, and where they are joined. */
 const cutsOf = (
@@ -97,6 +104,7 @@ const cutsOf = (
     covering.papers.flatMap((paper, number): readonly Cut[] => {
       if (paper.wear.finish !== finish.id) return [];
       const box = sizeOfPaper(paper);
+      const lines = (look && repeatsOf(paper, look)) ?? null;
       const turned = isTurned(paper);
       // What has no direction lies as it needs fewer sheets.
       const lying = directed ? turned : box.x1 > room.width !== box.y1 > room.height && box.x1 > room.width && box.y1 <= room.width;
@@ -126,6 +134,7 @@ const cutsOf = (
           width: Math.ceil(x - (xs[column] as number)),
           height: Math.ceil(y - (ys[row] as number)),
           lies: directed ? (turned ? 'turned' : 'drawn') : 'either',
+          begins: lines && { x: firstFrom(lines.x, xs[column] as number), y: firstFrom(lines.y, ys[row] as number) },
         })),
       );
     }),
@@ -146,7 +155,7 @@ const asLaid = (sheets: readonly Sheet[], cuts: readonly Cut[], width: number, h
     height,
     cuts: placements.flatMap((placement) => {
       const cut = byId.get(placement.id);
-      return cut ? [{ x: placement.x, y: placement.y, ...lyingSize(cut, placement), tag: cut.tag }] : [];
+      return cut ? [{ x: placement.x, y: placement.y, ...lyingSize(cut, placement), tag: cut.tag, begins: cut.begins }] : [];
     }),
   }));
 };

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../piece/index.ts';
 import { layOutSet } from './boards.ts';
 import { derive, orderOfPiece } from './derive.ts';
+import { templatePages } from './pages.ts';
 import { readSet } from './readSet.ts';
-import { templatePages } from './templates.ts';
 
 const small = (piece: object, splice: 'join' | 'leave', grain: 'none' | 'along' = 'none') => {
   const read = readSet({

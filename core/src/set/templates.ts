@@ -1,14 +1,10 @@
 // From derived pieces to the templates that are printed.
 import { boxOf, guidesOf, type Guide as Mate, type Motion, outlineOf, type Part } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
-import { drawPaper, drawTemplate, impose, type Page, type Template } from '../print/index.ts';
+import type { Template } from '../print/index.ts';
 import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
-import { type DerivedCovering, deriveCoverings, printedPapers } from './coverings.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
-
-/** Which pieces to print, none named is all; and what of them. */
-export type Wanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' };
 
 type Guide = Template['guides'][number];
 type Swing = Motion & { kind: 'swing' };
@@ -195,7 +191,11 @@ const merged = (templates: readonly Template[]): readonly Template[] => {
 };
 
 /** The templates of a set, piece by piece. */
-export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Template[] =>
+export const templatesOf = (
+  document: SetDocument,
+  derived: DerivedSet,
+  wanted: { readonly pieces: readonly string[] | null },
+): readonly Template[] =>
   derived.pieces.flatMap((piece) => {
     const { made } = piece;
     if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
@@ -206,30 +206,3 @@ export const templatesOf = (document: SetDocument, derived: DerivedSet, wanted: 
     );
     return merged([...parts, ...hingeTemplates(piece, made, document.units)]);
   });
-
-/** The pages of a set's templates, ready to be drawn or written. */
-export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Page[] =>
-  impose(templatesOf(document, derived, wanted).map(drawTemplate), document.printing, `${document.name} · templates`);
-
-/** The pages of the coverings that the maker's printer prints. */
-const coveringPages = (
-  document: SetDocument,
-  derived: DerivedSet,
-  { pieces }: Wanted,
-  known: readonly DerivedCovering[],
-): readonly Page[] => {
-  const papers = printedPapers(document, derived, deriveCoverings(document, derived, known), pieces);
-  return impose(papers.map(drawPaper), document.printing, `${document.name} · coverings`);
-};
-
-/** All pages that are wanted: templates, which go onto board, before coverings, which want the better paper. Coverings that are `known` from
- *  before only save work. */
-export const pagesOf = (
-  document: SetDocument,
-  derived: DerivedSet,
-  wanted: Wanted,
-  known: readonly DerivedCovering[] = [],
-): readonly Page[] => [
-  ...(wanted.what === 'coverings' ? [] : templatePages(document, derived, wanted)),
-  ...(wanted.what === 'templates' ? [] : coveringPages(document, derived, wanted, known)),
-];

@@ -11,4 +11,17 @@ export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { strokeBegins, strokeEnds } from './stroke.ts';
-export { boardPagesThere, boardsThere, fitRuleThere, pagesThere, pdfThere, Stopped, stopDeriving, stopPress } from './workshop.ts';
+export type { PageInfo, PagesReply } from './worker.ts';
+export {
+  boardPagesThere,
+  boardsThere,
+  fitRuleThere,
+  type PageFormat,
+  pagesThere,
+  pictureThere,
+  Stopped,
+  stopDeriving,
+  stopPress,
+  testPageThere,
+  writtenThere,
+} from './workshop.ts';

@@ -6,7 +6,8 @@ import nameFont from '@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBo
 import handFont from '@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
-import { boardsSvg, type Page, planPages } from '@parlor/core/print';
+import type { Widths } from '@parlor/core/pdf';
+import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
   type BoardLayout,
   boardPlans,
@@ -21,10 +22,10 @@ import {
   type Finding,
   fitRule,
   layOutSet,
+  makeUp,
   meansOf,
   orderOfPiece,
   type PaperNeed,
-  pagesOf,
   paperNeeds,
   planSticks,
   type RuleFit,
@@ -68,7 +69,7 @@ const solver = (): Promise<Solver | undefined> => {
   return asked;
 };
 
-const fetchFont = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
+const fetchFont = async (url: string): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
 /** The ids of the maker's own pictures among marks. */
 const picturesIn = (marks: Page['marks']): readonly string[] =>
@@ -101,6 +102,31 @@ const pdfOf = async (
     picturesOn(pages),
   ]);
   return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage);
+};
+
+export type PageInfo = Omit<Page, 'marks' | 'correction'>;
+
+/** What was made up: a number to ask for it by, what the pages are, and what a careful maker would notice about them. */
+export type PagesReply = { readonly made: number; readonly pages: readonly PageInfo[]; readonly findings: readonly Finding[] };
+
+let laidOut: { readonly number: number; readonly pages: readonly Page[]; readonly title: string } | undefined;
+let pagesMade = 0;
+
+const chosen = (made: number, which: readonly number[]): readonly Page[] | null =>
+  laidOut?.number === made ? which.flatMap((index) => laidOut?.pages[index] ?? []) : null;
+
+/** Measures words with the very faces that signs are written in. */
+const widthsOf = async (): Promise<Widths> => {
+  const sources = { text: textFont, name: nameFont, hand: handFont };
+  const faces = await Promise.all(
+    Object.entries(sources).map(async ([name, url]) => new FontFace(`sign-${name}`, await fetchFont(url)).load()),
+  );
+  for (const face of faces) (self as unknown as { readonly fonts: FontFaceSet }).fonts.add(face);
+  const pen = new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D;
+  return (lines, face) => {
+    pen.font = `100px sign-${face}`;
+    return lines.map((line) => pen.measureText(line).width / 100);
+  };
 };
 
 const work = {
@@ -173,14 +199,43 @@ const work = {
     const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
     return transfer(bytes, [bytes.buffer]);
   },
-  pages: (document: SetDocument, wanted: Wanted): readonly Page[] => pagesOf(document, derive(document, known?.derived), wanted, coverings),
+  /** Makes up the pages that are wanted, and keeps them to be written. */
+  pages: (document: SetDocument, wanted: Wanted): PagesReply => {
+    const derived = derive(document, known?.derived);
+    known = { derived, layouts: known?.layouts ?? [] };
+    const made = makeUp(document, derived, wanted, coverings);
+    pagesMade += 1;
+    laidOut = { number: pagesMade, pages: made.pages, title: document.name };
+    const pages = made.pages.map(({ marks: _, correction: __, ...page }) => page);
+    return { made: pagesMade, pages, findings: made.findings };
+  },
+  /** Chosen ones of the pages that were made up last, as a PDF; null when others were made up meanwhile. */
   pdf: async (
-    document: SetDocument,
-    wanted: Wanted,
+    made: number,
+    which: readonly number[],
     onPage: (written: number, count: number) => void,
-  ): Promise<Uint8Array<ArrayBuffer>> => {
-    const pages = pagesOf(document, derive(document, known?.derived), wanted, coverings);
-    const bytes = await pdfOf(pages, document.name, onPage);
+  ): Promise<Uint8Array<ArrayBuffer> | null> => {
+    const pages = chosen(made, which);
+    if (!pages) return null;
+    const bytes = await pdfOf(pages, laidOut?.title ?? '', onPage);
+    return transfer(bytes, [bytes.buffer]);
+  },
+  /** The same as a zip with an SVG for each page. */
+  svgs: async (
+    made: number,
+    which: readonly number[],
+    onPage: (written: number, count: number) => void,
+  ): Promise<Uint8Array<ArrayBuffer> | null> => {
+    const pages = chosen(made, which);
+    if (!pages) return null;
+    const [{ svgZip }, pictures, widths] = await Promise.all([import('@parlor/core/pdf'), picturesOn(pages), widthsOf()]);
+    const numbers = which.map((index) => index + 1);
+    const bytes = svgZip(pages, numbers, pictures, widths, onPage);
+    return transfer(bytes, [bytes.buffer]);
+  },
+  /** The page that the printer is measured by. */
+  testPage: async (printing: SetDocument['printing'], corrected: boolean): Promise<Uint8Array<ArrayBuffer>> => {
+    const bytes = await pdfOf([testPage(printing, corrected)], 'test page');
     return transfer(bytes, [bytes.buffer]);
   },
 };

@@ -1,8 +1,10 @@
 import type { Order } from '@parlor/core/assembly';
-import type { Page } from '@parlor/core/print';
+import type { Habit } from '@parlor/core/print';
 import type { BoardLayout, DerivedCovering, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
+import type { PaperName } from '@parlor/core/stock';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { DeriveReply, LayoutReply, NeedsReply, SearchReply, Work } from './worker.ts';
+import type { Lens } from './lens.ts';
+import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, SearchReply, Work } from './worker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it. */
 export class Stopped extends Error {}
@@ -116,14 +118,33 @@ export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout
 export const boardPagesThere = (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.boardPages(document, layouts));
 
-export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<readonly Page[]> =>
-  press.ask((hand) => hand.pages(document, wanted));
+/** Makes up pages; they stay with whoever made them, to be written page by page. */
+export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<PagesReply> => press.ask((hand) => hand.pages(document, wanted));
 
-/** Writes the PDF in the worker, saying how far it has come. */
-export const pdfThere = (
-  document: SetDocument,
-  wanted: Wanted,
-  onPage: (written: number, count: number) => void,
-): Promise<Uint8Array<ArrayBuffer>> => press.ask((hand) => hand.pdf(document, wanted, proxy(onPage)));
+/** How pages are handed out: as one PDF, or as a zip with an SVG for each. */
+export type PageFormat = 'pdf' | 'svgs';
+
+/** Writes chosen pages of those made up last, saying how far it has come; null when others were made up meanwhile. */
+export const writtenThere = (
+  made: number,
+  which: readonly number[],
+  format: PageFormat,
+  onPage: (written: number, count: number) => void = () => undefined,
+): Promise<Uint8Array<ArrayBuffer> | null> => press.ask((hand) => hand[format](made, which, proxy(onPage)));
+
+export const testPageThere = (printing: SetDocument['printing'], corrected: boolean): Promise<Uint8Array<ArrayBuffer>> =>
+  press.ask((hand) => hand.testPage(printing, corrected));
 
 export const stopPress = press.stop;
+
+let lens: Remote<Lens> | undefined;
+
+/** A page of a PDF as a picture so many pixels wide, painted off the page's thread; through a printer with a habit, where one is given. */
+export const pictureThere = (
+  bytes: Uint8Array<ArrayBuffer>,
+  width: number,
+  through: { readonly paper: PaperName; readonly habit: Habit } | null = null,
+): Promise<ImageBitmap> => {
+  lens ??= wrap<Lens>(new Worker(new URL('./lens.ts', import.meta.url), { type: 'module' }));
+  return lens.picture(bytes, 1, width, through);
+};

@@ -1,10 +1,13 @@
 import { formatNumber } from '@parlor/core/measure';
 import type { MadePiece } from '@parlor/core/set';
+import { Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
 import { pointedAt, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
 
 /** The parts to cut, grouped; a row that is pointed at lights its parts in the drawing and the model. */
 export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
+  const { setId } = useParams();
   const units = useUnits();
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.desk.tag);
@@ -51,6 +54,16 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
             </td>
             <th scope="row" className="font-normal text-left pr-2">
               {name}
+              {(stuff === 'board' || stuff === 'clear') && (
+                <Link
+                  to={`/sets/${setId}/printing?find=${tag}`}
+                  aria-label={`${tag}: its page to print`}
+                  title="its page to print"
+                  className="inline-grid place-items-center size-7 -my-1 ml-1 text-graphite hover:text-moss align-middle"
+                >
+                  <Printer size={15} />
+                </Link>
+              )}
               {stuff !== 'board' && (
                 <span className="block text-small text-graphite">
                   {stock}

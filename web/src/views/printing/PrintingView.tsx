@@ -1,12 +1,25 @@
 import { showLength, UM } from '@parlor/core/measure';
-import type { Page } from '@parlor/core/print';
+import { SIDES, type Sides } from '@parlor/core/print';
 import type { SetDocument, Wanted } from '@parlor/core/set';
-import { FileDown } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import { noticed, pagesThere, pdfThere, Stopped, stopPress, useAppDispatch, useEdit, useSet, useUnits } from '../../state/index.ts';
-import { Button, Check, Choice, MarginHelp, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
+import { FileArchive, FileDown } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import {
+  noticed,
+  type PageFormat,
+  Stopped,
+  stopPress,
+  useAppDispatch,
+  useEdit,
+  useSet,
+  useUnits,
+  writtenThere,
+} from '../../state/index.ts';
+import { Button, Check, Choice, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
 import { LineKey } from './LineKey.tsx';
-import { PageDrawing } from './PageDrawing.tsx';
+import { PageShelf } from './PageShelf.tsx';
+import { PrinterCard } from './PrinterCard.tsx';
+import { type Made, usePages } from './usePages.ts';
 
 type Printing = SetDocument['printing'];
 
@@ -21,23 +34,8 @@ const WHAT = [
   { value: 'all', label: 'everything' },
 ] as const;
 
-type Made = { readonly document: SetDocument; readonly wanted: Wanted; readonly pages: readonly Page[] | 'stopped' | 'failed' };
-
-/** The pages of the wanted pieces, worked out anew whenever set or wish changes, or when asked `again`; null while that goes on. */
-const usePages = (document: SetDocument, wanted: Wanted, again: number): Made['pages'] | null => {
-  const [made, setMade] = useState<Made | null>(null);
-  useEffect(() => {
-    let current = again >= 0;
-    setMade(null);
-    void pagesThere(document, wanted)
-      .catch((problem: unknown) => (problem instanceof Stopped ? 'stopped' : 'failed'))
-      .then((pages) => current && setMade({ document, wanted, pages }));
-    return () => {
-      current = false;
-    };
-  }, [document, wanted, again]);
-  return made && made.document === document && made.wanted === wanted ? made.pages : null;
-};
+const SIDE_WORDS: Readonly<Record<Sides, string>> = { one: 'one', long: 'both, long edge', short: 'both, short edge' };
+const SIDE_OPTIONS = SIDES.map((value) => ({ value, label: SIDE_WORDS[value] }));
 
 const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly onChange: (wanted: Wanted) => void }) => {
   const { pieces } = useSet();
@@ -60,47 +58,59 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
   );
 };
 
-const Download = ({ wanted, count }: { readonly wanted: Wanted; readonly count: number }) => {
-  const document = useSet();
+const FILES = { pdf: { end: 'pdf', type: 'application/pdf' }, svgs: { end: 'zip', type: 'application/zip' } } as const;
+
+const NAMES = { templates: 'templates', coverings: 'coverings', all: 'pages' } as const;
+
+type DownloadProps = {
+  readonly what: Wanted['what'];
+  readonly made: Made | null;
+  readonly chosen: ReadonlySet<number>;
+};
+
+/** The chosen pages as one PDF, or as an SVG for each. */
+const Download = ({ what, made, chosen }: DownloadProps) => {
   const dispatch = useAppDispatch();
   const [written, setWritten] = useState<number | null>(null);
   const long = useLong(written !== null);
-  const download = async () => {
+  const reply = made !== null && typeof made !== 'string' ? made : null;
+  const which = [...chosen].sort((a, b) => a - b);
+  const download = async (format: PageFormat) => {
+    if (!reply) return;
     setWritten(0);
     try {
-      saveAs(
-        `${wanted.what === 'coverings' ? 'coverings' : wanted.what === 'templates' ? 'templates' : 'pages'}.pdf`,
-        'application/pdf',
-        await pdfThere(document, wanted, setWritten),
-      );
+      const bytes = await writtenThere(reply.made, which, format, setWritten);
+      if (bytes) saveAs(`${NAMES[what]}.${FILES[format].end}`, FILES[format].type, bytes);
     } catch (problem) {
       const text =
         problem instanceof Stopped
-          ? 'Stopped; no PDF was written.'
-          : 'The PDF could not be written. Try again; if it keeps failing, please tell the program’s makers.';
+          ? 'Stopped; nothing was written.'
+          : 'The pages could not be written. Try again; if it keeps failing, please tell the program’s makers.';
       dispatch(noticed({ text, action: null }));
     } finally {
       setWritten(null);
     }
   };
-  if (long) return <Patience what={`page ${written} of ${count}`} done={written ?? 0} of={count} onStop={stopPress} />;
+  if (long) return <Patience what={`page ${written} of ${which.length}`} done={written ?? 0} of={which.length} onStop={stopPress} />;
+  const none = written !== null || which.length === 0;
+  const all = !reply || which.length === reply.pages.length;
   return (
-    <Button look="main" className="text-lead!" disabled={written !== null || count === 0} onClick={() => void download()}>
-      <FileDown size={20} />
-      Download the pages (PDF)
-    </Button>
+    <div className="flex flex-wrap items-center gap-2">
+      <Button look="main" className="text-lead!" disabled={none} onClick={() => void download('pdf')}>
+        <FileDown size={20} />
+        {all ? 'Download the pages (PDF)' : `Download ${which.length} of ${reply.pages.length} pages (PDF)`}
+      </Button>
+      <Button look="quiet" disabled={none} onClick={() => void download('svgs')}>
+        <FileArchive size={18} />
+        each as SVG, zipped
+      </Button>
+    </div>
   );
 };
 
-const Decided = ({
-  wanted,
-  onWanted,
-  count,
-}: {
-  readonly wanted: Wanted;
-  readonly onWanted: (wanted: Wanted) => void;
-  readonly count: number;
-}) => {
+type DecidedProps = DownloadProps & { readonly wanted: Wanted; readonly onWanted: (wanted: Wanted) => void };
+
+const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
   const { printing } = useSet();
   const units = useUnits();
   const edit = useEdit();
@@ -113,68 +123,86 @@ const Decided = ({
         <p className="text-graphite">what to print, on what · what you decide</p>
       </header>
       <Choice label="Paper" value={printing.paper} options={PAPER} onChange={(paper) => change('the paper', { paper })} />
-      <div className="grid grid-cols-2 gap-5">
-        <SizeField
-          label="Printer’s margin"
-          help={<MarginHelp />}
-          world="doll"
-          lengthUm={printing.margin}
-          min={3 * UM.mm}
-          max={25 * UM.mm}
-          onChange={(margin) => change('the margin', { margin: margin as Printing['margin'] })}
-        />
-        <SizeField
-          label="Overlap of tiles"
-          world="doll"
-          lengthUm={printing.overlap}
-          min={5 * UM.mm}
-          max={40 * UM.mm}
-          onChange={(overlap) => change('the overlap', { overlap: overlap as Printing['overlap'] })}
-        />
-      </div>
+      <PrinterCard />
       <Choice label="Print" value={wanted.what} options={WHAT} onChange={(what) => onWanted({ ...wanted, what })} />
       <PieceChoice wanted={wanted} onChange={onWanted} />
-      <Download wanted={wanted} count={count} />
+      <Download what={what} made={made} chosen={chosen} />
       <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
         Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say {showLength(100 * UM.mm, units)}
         {units.unit === 'mm' ? '' : ' (100 mm)'} both ways.
       </p>
+      <details>
+        <summary className="cursor-pointer text-note text-moss min-h-touch content-center">
+          overlap of tiles, both sides of the paper
+        </summary>
+        <div className="space-y-4 pt-2">
+          <div className="max-w-52">
+            <SizeField
+              label="Overlap of tiles"
+              world="doll"
+              lengthUm={printing.overlap}
+              min={5 * UM.mm}
+              max={40 * UM.mm}
+              onChange={(overlap) => change('the overlap', { overlap: overlap as Printing['overlap'] })}
+            />
+          </div>
+          <Choice
+            label="Sides of the paper"
+            value={printing.sides}
+            options={SIDE_OPTIONS}
+            onChange={(sides) => change('the sides of the paper', { sides })}
+          />
+          <p className="text-note text-graphite">
+            On both sides, a template shows the pencil lines of the face behind on its back; the crosses in the corners must lie on one
+            another.
+          </p>
+        </div>
+      </details>
       <LineKey />
     </div>
   );
 };
 
-const ALL: Wanted = { pieces: null, what: 'templates' };
-
-const Pages = ({ pages, onAgain }: { readonly pages: Made['pages'] | null; readonly onAgain: () => void }) => {
-  const long = useLong(pages === null);
-  const count = Array.isArray(pages) ? pages.length : 0;
-  const title = pages === null ? 'Making up the pages …' : count === 0 ? 'No pages' : `${count} ${count === 1 ? 'page' : 'pages'}`;
+const Pages = ({
+  made,
+  chosen,
+  onChoose,
+  onAgain,
+  find,
+}: {
+  readonly made: Made | null;
+  readonly chosen: ReadonlySet<number>;
+  readonly onChoose: (chosen: ReadonlySet<number>) => void;
+  readonly onAgain: () => void;
+  readonly find: string;
+}) => {
+  const long = useLong(made === null);
+  const pages = made !== null && typeof made !== 'string' ? made.pages : [];
+  const count = pages.length;
+  const inky = pages.reduce((sum, { ink }) => sum + ink, 0);
+  const title = made === null ? 'Making up the pages …' : count === 0 ? 'No pages' : `${count} ${count === 1 ? 'page' : 'pages'}`;
   return (
-    <div aria-busy={pages === null}>
+    <div aria-busy={made === null}>
       <header className="mb-4">
         <h2 className="text-head" data-testid="page-count">
           {title}
         </h2>
         <p className="text-graphite">
-          {pages !== null && count === 0
+          {made !== null && count === 0
             ? 'There is nothing to print yet: add a piece, or choose one on the left.'
-            : 'what follows · each as it leaves the printer'}
+            : `what follows · each as it leaves the printer${inky > 0.3 ? ` · ink for ${inky.toFixed(1)} solid pages` : ''}`}
         </p>
       </header>
       {long && <Patience what="making up the pages" onStop={stopPress} />}
-      {typeof pages === 'string' && (
+      {typeof made === 'string' && (
         <div className="space-y-3">
           <p>
-            {pages === 'stopped' ? 'Stopped before the pages were made up.' : 'Making up the pages failed; this is a fault of the program.'}
+            {made === 'stopped' ? 'Stopped before the pages were made up.' : 'Making up the pages failed; this is a fault of the program.'}
           </p>
           <Button onClick={onAgain}>Make them up again</Button>
         </div>
       )}
-      <div className="grid grid-cols-2 2xl:grid-cols-3 gap-4">
-        {Array.isArray(pages) &&
-          pages.map((page: Page, index) => <PageDrawing key={`${page.title} ${index}`} page={page} number={index + 1} />)}
-      </div>
+      {made !== null && typeof made !== 'string' && <PageShelf key={find} reply={made} chosen={chosen} onChoose={onChoose} find={find} />}
     </div>
   );
 };
@@ -182,15 +210,32 @@ const Pages = ({ pages, onAgain }: { readonly pages: Made['pages'] | null; reado
 /** What to print and on what; and the real pages. */
 export const PrintingView = () => {
   const document = useSet();
-  const [wanted, setWanted] = useState<Wanted>(ALL);
+  const [search] = useSearchParams();
+  const [wanted, setWanted] = useState<Wanted>({ pieces: null, what: 'templates' });
   const [again, setAgain] = useState(0);
-  const pages = usePages(document, wanted, again);
+  const made = usePages(document, wanted, again);
+  const number = made !== null && typeof made !== 'string' ? made.made : 0;
+  const count = made !== null && typeof made !== 'string' ? made.pages.length : 0;
+  // All pages are printed until some are chosen; what was chosen of other pages says nothing about these.
+  const [choice, setChoice] = useState<{ readonly of: number; readonly chosen: ReadonlySet<number> } | null>(null);
+  const chosen = useMemo(
+    () => (choice && choice.of === number ? choice.chosen : new Set(Array.from({ length: count }, (_, index) => index))),
+    [choice, number, count],
+  );
   return (
     <Spread
       leftLabel="What you decide about printing"
       rightLabel="The pages"
-      left={<Decided wanted={wanted} onWanted={setWanted} count={Array.isArray(pages) ? pages.length : 0} />}
-      right={<Pages pages={pages} onAgain={() => setAgain(again + 1)} />}
+      left={<Decided wanted={wanted} onWanted={setWanted} made={made} chosen={chosen} what={wanted.what} />}
+      right={
+        <Pages
+          made={made}
+          chosen={chosen}
+          onChoose={(next) => setChoice({ of: number, chosen: next })}
+          onAgain={() => setAgain(again + 1)}
+          find={search.get('find') ?? ''}
+        />
+      }
     />
   );
 };

@@ -1,10 +1,10 @@
 // A page as SVG at true size, a millimetre to the unit, each kind of mark in a layer of its own.
 import { encode } from 'fast-png';
+import { strToU8, zipSync } from 'fflate';
 import { type Affine, paintTones } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
+import { byLayer, escaped, fittedWords, LINE_STYLES, type Mark, mm, type Page, type TonesMark, type WordsMark } from '../print/index.ts';
 import type { Ring } from '../shape/index.ts';
-import { byLayer, fittedWords, LINE_STYLES, type Mark, type Page, type TonesMark, type WordsMark } from './page.ts';
-import { escaped, mm } from './svgText.ts';
 
 /** The maker's own pictures by what they are kept under, JPEG or PNG. */
 export type SvgPictures = ReadonlyMap<string, Uint8Array>;
@@ -109,4 +109,20 @@ export const pageSvg = (page: Page, pictures: SvgPictures, widths: Widths): stri
   const [byX, byY] = correction;
   const larger = `matrix(${byX} 0 0 ${byY} ${mm((width / 2) * (1 - byX))} ${mm((height / 2) * (1 - byY))})`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}"><title>${escaped(page.title)}</title><defs>${clips.join('')}</defs><g transform="${larger}">${layers.join('')}</g></svg>\n`;
+};
+
+/** Pages as a zip with an SVG for each, named by their numbers. `onPage` hears after each page how many are written. */
+export const svgZip = (
+  pages: readonly Page[],
+  numbers: readonly number[],
+  pictures: SvgPictures,
+  widths: Widths,
+  onPage: (written: number, count: number) => void,
+): Uint8Array<ArrayBuffer> => {
+  const files: Record<string, Uint8Array> = {};
+  for (const [index, page] of pages.entries()) {
+    files[`page-${String(numbers[index]).padStart(3, '0')}.svg`] = strToU8(pageSvg(page, pictures, widths));
+    onPage(index + 1, pages.length);
+  }
+  return zipSync(files, { level: 6, mtime: new Date(1980, 0, 1) }) as Uint8Array<ArrayBuffer>;
 };

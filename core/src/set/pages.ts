@@ -1,0 +1,60 @@
+// From a set to the pages that leave the printer.
+import type { Covering } from '../cover/index.ts';
+import { type Drawing, drawPaper, drawTemplate, impose, imposed, type Page, type PaperSheet, planPages } from '../print/index.ts';
+import { type DerivedCovering, deriveCoverings, printedPapers } from './coverings.ts';
+import type { DerivedSet } from './derive.ts';
+import type { SetDocument } from './document.ts';
+import type { Finding } from './finding.ts';
+import { paperNeeds } from './paperNeeds.ts';
+import { paperPlans } from './paperPlans.ts';
+import { printFindings } from './printFindings.ts';
+import { templatesOf } from './templates.ts';
+
+/** Which pieces to print, none named is all; and what of them. */
+export type Wanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' };
+
+/** Pages, and what a careful maker would notice before they are printed. */
+export type MadeUp = { readonly pages: readonly Page[]; readonly findings: readonly Finding[] };
+
+/** What is drawn for those pieces: templates, and the papers that the maker's printer prints. */
+export const drawingsOf = (
+  document: SetDocument,
+  derived: DerivedSet,
+  wanted: Wanted,
+  coverings: readonly DerivedCovering[],
+): { readonly templates: readonly Drawing[]; readonly papers: readonly PaperSheet[] } => ({
+  templates: wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted).map(drawTemplate),
+  papers: wanted.what === 'templates' ? [] : printedPapers(document, derived, coverings, wanted.pieces),
+});
+
+/** The pages of a set's templates, ready to be drawn or written. */
+export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Page[] =>
+  impose(templatesOf(document, derived, wanted).map(drawTemplate), document.printing, `${document.name} · templates`);
+
+/** All pages that are wanted, and findings about them: templates, which go onto board, before coverings, which want the better paper, before
+ *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
+export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wanted, known: readonly DerivedCovering[] = []): MadeUp => {
+  const coverings = wanted.what === 'templates' ? [] : deriveCoverings(document, derived, known);
+  const { templates, papers } = drawingsOf(document, derived, wanted, coverings);
+  const drawn = papers.map(drawPaper);
+  const { printing, name } = document;
+  const mine = coverings.filter(({ id }) => wanted.pieces === null || wanted.pieces.includes(id));
+  const bought = document.finishes.filter(({ id, supply, how }) => how !== 'paint' && supply.kind !== 'printed' && wears(mine, id));
+  const needs = bought.length === 0 ? [] : paperNeeds({ ...document, finishes: bought }, derived, mine);
+  const onBoard = imposed(templates, printing, `${name} · templates`);
+  const covers = imposed(drawn, { ...printing, sides: 'one' }, `${name} · coverings`);
+  const pages = [...onBoard.pages, ...covers.pages, ...planPages(paperPlans(document, needs), printing, name, 'papers to cut')];
+  const printed = { document, drawings: [...templates, ...drawn], pages, least: onBoard.least + covers.least };
+  return { pages, findings: printFindings(printed) };
+};
+
+const wears = (coverings: readonly { readonly covering: Covering }[], finish: string): boolean =>
+  coverings.some(({ covering }) => covering.papers.some(({ wear }) => wear.finish === finish));
+
+/** The pages alone. */
+export const pagesOf = (
+  document: SetDocument,
+  derived: DerivedSet,
+  wanted: Wanted,
+  known: readonly DerivedCovering[] = [],
+): readonly Page[] => makeUp(document, derived, wanted, known).pages;

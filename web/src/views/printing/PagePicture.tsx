@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from 'react';
+import { pictureThere, Stopped, writtenThere } from '../../state/index.ts';
+import { cx } from '../../ui/index.ts';
+
+type Props = {
+  readonly made: number;
+  readonly index: number;
+  readonly label: string;
+  /** Of the paper, in µm. */
+  readonly size: { readonly width: number; readonly height: number };
+  readonly className?: string;
+};
+
+/** True once an element has come near the window. */
+const useNear = (element: React.RefObject<Element | null>): boolean => {
+  const [near, setNear] = useState(false);
+  useEffect(() => {
+    if (near || !element.current) return undefined;
+    const observer = new IntersectionObserver((entries) => entries.some(({ isIntersecting }) => isIntersecting) && setNear(true), {
+      rootMargin: '300px',
+    });
+    observer.observe(element.current);
+    return () => observer.disconnect();
+  }, [near, element]);
+  return near;
+};
+
+/** A page as the printer gets it: its own PDF, read back and painted once it comes into sight. Paper stays white at night. */
+export const PagePicture = ({ made, index, label, size, className }: Props) => {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const near = useNear(canvas);
+  const [state, setState] = useState<'waits' | 'there' | 'failed'>('waits');
+  useEffect(() => {
+    if (!near) return undefined;
+    let current = true;
+    const show = async () => {
+      const bytes = await writtenThere(made, [index], 'pdf');
+      if (!bytes || !current || !canvas.current) return;
+      const width = Math.round(canvas.current.clientWidth * Math.min(2, window.devicePixelRatio) * 1.2);
+      const picture = await pictureThere(bytes, Math.max(200, width));
+      const sheet = canvas.current;
+      if (!current || !sheet) return picture.close();
+      Object.assign(sheet, { width: picture.width, height: picture.height });
+      sheet.getContext('bitmaprenderer')?.transferFromImageBitmap(picture);
+      setState('there');
+    };
+    setState('waits');
+    show().catch((problem: unknown) => current && !(problem instanceof Stopped) && setState('failed'));
+    return () => {
+      current = false;
+    };
+  }, [near, made, index]);
+  return (
+    <span className={cx('block relative', className)}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={label}
+        aria-busy={state === 'waits'}
+        data-page={index + 1}
+        data-shown={state}
+        className="block w-full bg-sheet shadow-leaf"
+        style={{ aspectRatio: `${size.width} / ${size.height}` }}
+      />
+      {state === 'failed' && (
+        <span className="absolute inset-x-3 top-1/3 font-hand text-body text-rose text-center">This page could not be shown.</span>
+      )}
+    </span>
+  );
+};
