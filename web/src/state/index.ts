@@ -11,7 +11,7 @@ export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { strokeBegins, strokeEnds } from './stroke.ts';
-export type { PageInfo, PagesReply } from './worker.ts';
+export type { PageInfo, PagesReply, PlotFormat, PlotReply, TrialReply } from './worker.ts';
 export {
   boardPagesThere,
   boardsThere,
@@ -19,9 +19,12 @@ export {
   type PageFormat,
   pagesThere,
   pictureThere,
+  plotThere,
   Stopped,
   stopDeriving,
   stopPress,
   testPageThere,
+  triedThere,
   writtenThere,
+  zipThere,
 } from './workshop.ts';

@@ -7,6 +7,7 @@ import handFont from '@expo-google-fonts/shantell-sans/400Regular/ShantellSans_4
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
 import type { Widths } from '@parlor/core/pdf';
+import type { Bed, ReadPlot, Trial } from '@parlor/core/plot';
 import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
   type BoardLayout,
@@ -19,6 +20,7 @@ import {
   type DerivedSet,
   derive,
   deriveCoverings,
+  drawingsOf,
   type Finding,
   fitRule,
   layOutSet,
@@ -32,6 +34,7 @@ import {
   type SetDocument,
   type StickPlan,
   searchOf,
+  templatesOf,
   type Wanted,
 } from '@parlor/core/set';
 import { expose, transfer } from 'comlink';
@@ -108,6 +111,16 @@ export type PageInfo = Omit<Page, 'marks' | 'correction'>;
 
 /** What was made up: a number to ask for it by, what the pages are, and what a careful maker would notice about them. */
 export type PagesReply = { readonly made: number; readonly pages: readonly PageInfo[]; readonly findings: readonly Finding[] };
+
+export type PlotFormat = 'svg' | 'dxf';
+
+/** The files of the beds with what lies on each, and what is larger than any. */
+export type PlotReply = {
+  readonly files: readonly { readonly text: string; readonly tags: readonly string[] }[];
+  readonly tooLarge: readonly string[];
+};
+
+export type TrialReply = { readonly problem: string } | { readonly size: ReadPlot['size']; readonly unit: string; readonly trial: Trial };
 
 let laidOut: { readonly number: number; readonly pages: readonly Page[]; readonly title: string } | undefined;
 let pagesMade = 0;
@@ -231,6 +244,33 @@ const work = {
     const [{ svgZip }, pictures, widths] = await Promise.all([import('@parlor/core/pdf'), picturesOn(pages), widthsOf()]);
     const numbers = which.map((index) => index + 1);
     const bytes = svgZip(pages, numbers, pictures, widths, onPage);
+    return transfer(bytes, [bytes.buffer]);
+  },
+  /** Templates and papers laid on the beds of a cutting machine, as the files that go to it; templates as often as there are parts (`copies`), or
+   *  once. */
+  plot: async (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> => {
+    const { layOnBeds, paperCutout, plotDxf, plotSvg, templateCutout } = await import('@parlor/core/plot');
+    const derived = derive(document, known?.derived);
+    known = { derived, layouts: known?.layouts ?? [] };
+    const templates = wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted);
+    const papers =
+      wanted.what === 'templates' ? [] : drawingsOf(document, derived, wanted, deriveCoverings(document, derived, coverings)).papers;
+    const parts = templates.flatMap((template) => Array.from({ length: copies ? template.quantity : 1 }, () => templateCutout(template)));
+    const { beds, tooLarge } = layOnBeds([...parts, ...papers.map(paperCutout)], bed);
+    const write = format === 'svg' ? plotSvg : plotDxf;
+    return { files: beds.map((each) => ({ text: write(each), tags: each.tags })), tooLarge };
+  },
+  /** What a machine with such a bed makes of a file; or why it makes nothing. */
+  tryPlot: async (text: string, format: PlotFormat, bed: Pick<Bed, 'width' | 'height'>): Promise<TrialReply> => {
+    const { readDxfPlot, readSvgPlot, tryPlot } = await import('@parlor/core/plot');
+    const read = format === 'svg' ? readSvgPlot(text) : readDxfPlot(text);
+    if (!read.ok) return { problem: read.error };
+    const { size, unit } = read.value;
+    return { size, unit, trial: tryPlot(read.value, { width: bed.width / 1000, height: bed.height / 1000 }) };
+  },
+  /** Files as one zip. */
+  zip: async (files: readonly { readonly name: string; readonly text: string }[]): Promise<Uint8Array<ArrayBuffer>> => {
+    const bytes = (await import('@parlor/core/pdf')).textZip(files);
     return transfer(bytes, [bytes.buffer]);
   },
   /** The page that the printer is measured by. */

@@ -1,10 +1,11 @@
 import type { Order } from '@parlor/core/assembly';
+import type { Bed } from '@parlor/core/plot';
 import type { Habit } from '@parlor/core/print';
 import type { BoardLayout, DerivedCovering, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
 import type { PaperName } from '@parlor/core/stock';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { Lens } from './lens.ts';
-import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, SearchReply, Work } from './worker.ts';
+import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, PlotFormat, PlotReply, SearchReply, TrialReply, Work } from './worker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it. */
 export class Stopped extends Error {}
@@ -131,6 +132,17 @@ export const writtenThere = (
   format: PageFormat,
   onPage: (written: number, count: number) => void = () => undefined,
 ): Promise<Uint8Array<ArrayBuffer> | null> => press.ask((hand) => hand[format](made, which, proxy(onPage)));
+
+/** Files for a cutting machine with such a bed. */
+export const plotThere = (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> =>
+  press.ask((hand) => hand.plot(document, wanted, bed, format, copies));
+
+/** What such a machine makes of a file. */
+export const triedThere = (text: string, format: PlotFormat, bed: Pick<Bed, 'width' | 'height'>): Promise<TrialReply> =>
+  press.ask<TrialReply>((hand) => hand.tryPlot(text, format, bed));
+
+export const zipThere = (files: readonly { readonly name: string; readonly text: string }[]): Promise<Uint8Array<ArrayBuffer>> =>
+  press.ask((hand) => hand.zip(files));
 
 export const testPageThere = (printing: SetDocument['printing'], corrected: boolean): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.testPage(printing, corrected));

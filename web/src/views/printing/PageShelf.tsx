@@ -24,7 +24,7 @@ const PartsOf = ({ parts }: { readonly parts: readonly string[] }) => {
         relative="path"
         aria-label={`${tag}: where it is made`}
         onClick={() => dispatch(tagPointed(tag))}
-        className="font-hand underline underline-offset-2 decoration-1 px-0.5 hover:text-moss"
+        className="inline-grid place-items-center min-w-7 h-7 font-hand underline underline-offset-2 decoration-1 hover:text-moss"
       >
         {tag}
       </Link>

@@ -1,7 +1,7 @@
 import { showLength, UM } from '@parlor/core/measure';
 import { SIDES, type Sides } from '@parlor/core/print';
 import type { SetDocument, Wanted } from '@parlor/core/set';
-import { FileArchive, FileDown } from 'lucide-react';
+import { FileArchive, FileDown, Slice } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import {
@@ -16,6 +16,7 @@ import {
   writtenThere,
 } from '../../state/index.ts';
 import { Button, Check, Choice, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
+import { CutFiles } from './CutFiles.tsx';
 import { LineKey } from './LineKey.tsx';
 import { PageShelf } from './PageShelf.tsx';
 import { PrinterCard } from './PrinterCard.tsx';
@@ -112,6 +113,7 @@ type DecidedProps = DownloadProps & { readonly wanted: Wanted; readonly onWanted
 
 const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
   const { printing } = useSet();
+  const [cutting, setCutting] = useState(false);
   const units = useUnits();
   const edit = useEdit();
   const change = (words: string, part: Partial<Printing>) =>
@@ -127,6 +129,11 @@ const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
       <Choice label="Print" value={wanted.what} options={WHAT} onChange={(what) => onWanted({ ...wanted, what })} />
       <PieceChoice wanted={wanted} onChange={onWanted} />
       <Download what={what} made={made} chosen={chosen} />
+      <Button look="quiet" className="-ml-3" onClick={() => setCutting(true)}>
+        <Slice size={18} />
+        files for a cutting machine, SVG or DXF
+      </Button>
+      {cutting && <CutFiles wanted={wanted} onClose={() => setCutting(false)} />}
       <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
         Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say {showLength(100 * UM.mm, units)}
         {units.unit === 'mm' ? '' : ' (100 mm)'} both ways.
