@@ -7,6 +7,7 @@ import { useEffect, useRef, useState } from 'react';
 import { pictureThere, testPageThere } from '../../state/index.ts';
 import { Button, Check, NumberField, Sheet, saveAs } from '../../ui/index.ts';
 import { percentOf } from './percentOf.ts';
+import { showPicture } from './showPicture.ts';
 
 type Printing = SetDocument['printing'];
 type Way = keyof typeof TEST_BARS;
@@ -64,8 +65,7 @@ const Tried = ({
       const picture = await pictureThere(bytes, 1240, { paper: printing.paper, habit });
       const sheet = canvas.current;
       if (!current || !sheet) return picture.close();
-      Object.assign(sheet, { width: picture.width, height: picture.height });
-      sheet.getContext('bitmaprenderer')?.transferFromImageBitmap(picture);
+      showPicture(sheet, picture);
       setShown(key);
     };
     // A slider moves many times a second; the page is printed when it rests.

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { pictureThere, Stopped, writtenThere } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
+import { showPicture } from './showPicture.ts';
 
 type Props = {
   readonly made: number;
@@ -40,8 +41,7 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
       const picture = await pictureThere(bytes, Math.max(200, width));
       const sheet = canvas.current;
       if (!current || !sheet) return picture.close();
-      Object.assign(sheet, { width: picture.width, height: picture.height });
-      sheet.getContext('bitmaprenderer')?.transferFromImageBitmap(picture);
+      showPicture(sheet, picture);
       setState('there');
     };
     setState('waits');
