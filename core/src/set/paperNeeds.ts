@@ -86,8 +86,12 @@ const isDirected = (art: Art): boolean => (art.kind === 'pattern' ? PATTERNS[art
 const isTurned = ({ art }: Paper): boolean => Math.abs(art.sin) > Math.abs(art.cos);
 
 /** How far from a place the next line of a pattern runs. */
-const firstFrom = (repeat: Repeat | null, at: number): number =>
-  repeat ? Math.round((((repeat.from - at) % repeat.step) + repeat.step) % repeat.step) : 0;
+const firstFrom = (repeat: Repeat | null, at: number): number => {
+  if (!repeat) return 0;
+  const far = (((repeat.from - at) % repeat.step) + repeat.step) % repeat.step;
+  // A line that ends the repeat begins the next one.
+  return repeat.step - far < 1 ? 0 : Math.round(far);
+};
 
 /** A finish's papers as rectangles no larger than a sheet, and where they are joined. */
 const cutsOf = (
