@@ -14,6 +14,7 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
   const shelves: number[] = [];
   const follows: number[] = [];
   const dresses: number[] = [];
+  const pictures: number[] = [];
   try {
     for (let round = 0; round < 5; round += 1) {
       const page = await browser.newPage();
@@ -55,6 +56,18 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
           return performance.now() - start;
         }),
       );
+      await page.goto(`${app.address}/sets/harbour-post-office/cutting`);
+      await page.waitForSelector('[data-testid="bound"]');
+      await new Promise((later) => setTimeout(later, 1500));
+      pictures.push(
+        await page.evaluate(async () => {
+          document.querySelector<HTMLElement>('nav a[href$="/printing"]')?.click();
+          while (!document.querySelector('[data-page="1"]')) await new Promise(requestAnimationFrame);
+          const start = performance.now();
+          while (!document.querySelector('[data-page="1"][data-shown="there"]')) await new Promise(requestAnimationFrame);
+          return performance.now() - start;
+        }),
+      );
       await page.close();
     }
   } finally {
@@ -66,5 +79,6 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
     ['a piece opened, until its parts stand there', median(openings), '1000'],
     ['a size changed by a key, until the parts table has followed', median(follows), ''],
     ['two sides of a piece dressed otherwise, until it wears it', median(dresses), '16'],
+    ['pages made up, until the picture of the first one stands there', median(pictures), '300'],
   ];
 };

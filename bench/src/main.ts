@@ -15,6 +15,7 @@ import {
   layOutSet,
   type Piece,
   type PieceChange,
+  pagesOf,
   paperNeeds,
   readSet,
   type SetDocument,
@@ -169,6 +170,20 @@ const all = templatePages(small, smallDerived, { pieces: null });
 const forty = [...all, ...all, ...all].slice(0, 40);
 const impose = await timed(5, () => templatePages(small, smallDerived, { pieces: null }));
 const pdf = await timed(7, () => writePdf(forty, fonts, 'bench'));
+const printed = pagesOf(dressed, dressedPieces, { pieces: null, what: 'coverings' }, covered);
+/** A hundred of such pages, each as often as it takes. */
+const hundredOf = async (pages: typeof printed) => {
+  const hundred = Array.from({ length: 100 }, (_, index) => pages[index % pages.length] as (typeof pages)[number]);
+  let size = 0;
+  const time = await timed(3, async () => {
+    size = (await writePdf(hundred, fonts, 'bench')).length / 1e6;
+  });
+  return { time, size: size.toFixed(1) };
+};
+const isPainted = (marks: (typeof printed)[number]['marks']): boolean =>
+  marks.some((mark) => mark.kind === 'tones' || (mark.kind === 'group' && isPainted(mark.marks)));
+const drawnPages = await hundredOf(printed.filter(({ marks }) => !isPainted(marks)));
+const paintedPages = await hundredOf(printed);
 
 const ms = (value: number): string => value.toFixed(1);
 const rows = [
@@ -186,6 +201,8 @@ const rows = [
   ['an A4 page of marble at 300 dots to the inch', marble, '500'],
   [`lay out ${smallParts} parts (first layout)`, layOutSmall, '100'],
   [`lay out ${parts} parts`, layOutLarge, ''],
+  [`write a PDF of 100 pages of patterns that are drawn, ${drawnPages.size} MB`, drawnPages.time, '2000'],
+  [`the same, half of it wood grain at 300 dots to the inch, ${paintedPages.size} MB`, paintedPages.time, '2000'],
   [`make up ${all.length} pages`, impose, ''],
   [`write a PDF of ${forty.length} pages`, pdf, '2000'],
 ] as const;

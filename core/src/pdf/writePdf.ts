@@ -2,7 +2,7 @@
 
 import { zlibSync } from 'fflate';
 import PDFDocument from 'pdfkit';
-import { type Affine, paintTones, type SignFace } from '../cover/index.ts';
+import { type Affine, PRINT_PIXEL, paintTones, type SignFace } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { UM } from '../measure/index.ts';
 import {
@@ -100,48 +100,92 @@ const makeLayers = (pdf: Document): Layers => {
 };
 
 /** Sixty-four tones are more than paper tells apart, and take half the room and time of 256. */
-const ofSixtyFour = (tone: number): number => tone & 0xfc;
+const toSixtyFour = (tones: Uint8Array): Uint8Array => {
+  for (let index = 0; index < tones.length; index += 1) tones[index] = (tones[index] as number) & 0xfc;
+  return tones;
+};
 
-type Images = Map<TonesMark['window'], { readonly name: string; readonly image: unknown }>;
+/** Squares of a look of tones that stand in the file already, by the look and their place in its plane. */
+type Squares = Map<TonesMark['look'], Map<string, { readonly name: string; readonly image: unknown }>>;
 
-/** Pictures of tones at 300 dots to the inch, as indexed images (ISO 32000-1, 8.9.5 and 8.6.6.3); each is written once for all its tiles. */
-const drawTones = (pdf: Document, mark: TonesMark, height: number, known: Images): void => {
+/** A plane of tones is cut into squares of so many pixels, and each stands in the file once, however many papers show it. */
+const SQUARE = 600;
+/** Neighbours overlap by a pixel, so that no white shows between them. */
+const LAP = 1;
+
+/** A square as an indexed image (ISO 32000-1, 8.9.5 and 8.6.6.3). */
+const squareImage = (pdf: Document, look: TonesMark['look'], column: number, row: number): unknown => {
+  const edge = SQUARE * PRINT_PIXEL;
+  const lap = LAP * PRINT_PIXEL;
+  const window = { x0: column * edge - lap, y0: row * edge - lap, x1: (column + 1) * edge + lap, y1: (row + 1) * edge + lap };
+  const tones = paintTones(look, window);
+  if (!tones) return undefined;
   const raw = pdf as unknown as Raw;
-  const { window, place } = mark;
-  let entry = known.get(window);
-  if (!entry) {
-    const tones = paintTones(mark.look, window);
-    if (!tones) return;
-    const colours = raw.ref({});
-    colours.end(tones.palette);
-    const image = raw.ref({
-      Type: 'XObject',
-      Subtype: 'Image',
-      Width: tones.width,
-      Height: tones.height,
-      BitsPerComponent: 8,
-      ColorSpace: ['Indexed', 'DeviceRGB', 255, colours],
-      Filter: 'FlateDecode',
-    });
-    image.end(zlibSync(tones.pixels.map(ofSixtyFour), { level: 1 }));
-    entry = { name: `Tones${known.size + 1}`, image };
-    known.set(window, entry);
-  }
-  raw.page.xobjects[entry.name] = entry.image;
-  const [wide, high] = [points(window.x1 - window.x0), points(window.y1 - window.y0)];
-  // From the unit square to the pattern's window, to the page, whose y runs down here.
-  const [x, y] = [window.x0 * place.cos - window.y0 * place.sin + place.dx, window.x0 * place.sin + window.y0 * place.cos + place.dy];
+  const colours = raw.ref({});
+  colours.end(tones.palette);
+  const image = raw.ref({
+    Type: 'XObject',
+    Subtype: 'Image',
+    Width: tones.width,
+    Height: tones.height,
+    BitsPerComponent: 8,
+    ColorSpace: ['Indexed', 'DeviceRGB', 255, colours],
+    Filter: 'FlateDecode',
+  });
+  image.end(zlibSync(toSixtyFour(tones.pixels), { level: 1 }));
+  return image;
+};
+
+/** Pictures of tones at 300 dots to the inch: those squares of the look's plane that the window shows. What of them lies beside it is clipped. */
+const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: number, known: Squares): void => {
+  const raw = pdf as unknown as Raw;
+  const edge = SQUARE * PRINT_PIXEL;
+  const squares = known.get(look) ?? new Map<string, { readonly name: string; readonly image: unknown }>();
+  known.set(look, squares);
   const n = (value: number) => Number(value.toFixed(6));
+  const { cos, sin, dx, dy } = place;
+  // From the look's plane to the page, whose y runs down here.
+  const at = (x: number, y: number): readonly [number, number] => [x * cos - y * sin + dx, height - (x * sin + y * cos + dy)];
+  const size = points(edge + 2 * LAP * PRINT_PIXEL);
   pdf.save();
-  const { cos, sin } = place;
-  pdf.transform(n(wide * cos), n(-wide * sin), n(-high * sin), n(-high * cos), n(points(x)), n(points(height - y)));
-  raw.addContent(`/${entry.name} Do`);
+  drawRings(
+    pdf,
+    [
+      [
+        [window.x0, window.y0],
+        [window.x1, window.y0],
+        [window.x1, window.y1],
+        [window.x0, window.y1],
+      ].map(([x, y]) => [(x as number) * cos - (y as number) * sin + dx, (x as number) * sin + (y as number) * cos + dy]),
+    ],
+    height,
+  );
+  pdf.clip();
+  for (let column = Math.floor(window.x0 / edge); column * edge < window.x1; column += 1) {
+    for (let row = Math.floor(window.y0 / edge); row * edge < window.y1; row += 1) {
+      const key = `${column} ${row}`;
+      let entry = squares.get(key);
+      if (!entry) {
+        const image = squareImage(pdf, look, column, row);
+        if (!image) continue;
+        entry = { name: `Tones${[...known.values()].reduce((sum, its) => sum + its.size, 1)}`, image };
+        squares.set(key, entry);
+      }
+      raw.page.xobjects[entry.name] = entry.image;
+      // The image's first row is the lowest of the plane, and its unit square's y runs up.
+      const [x, y] = at(column * edge - LAP * PRINT_PIXEL, row * edge - LAP * PRINT_PIXEL);
+      pdf.save();
+      pdf.transform(n(size * cos), n(-size * sin), n(-size * sin), n(-size * cos), n(points(x)), n(points(y)));
+      raw.addContent(`/${entry.name} Do`);
+      pdf.restore();
+    }
+  }
   pdf.restore();
 };
 
 type Means = {
   readonly fontFor: (text: string, face?: SignFace) => string;
-  readonly images: Images;
+  readonly images: Squares;
   readonly pictures: PdfPictures;
   readonly opened: Map<string, Embedded>;
 };

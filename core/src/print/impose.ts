@@ -13,7 +13,7 @@ import { tile } from './tile.ts';
 const BETWEEN = 5_000;
 
 /** What fills less of the rectangle round it than this is laid by its outline, so that others reach into its notches. */
-const FULL = 0.8;
+const FULL = 0.7;
 
 /** Outlines of more corners take longer to lay than their paper is worth. */
 const MOST_CORNERS = 60;
@@ -23,8 +23,11 @@ const reachesIn = ({ outline, width, height }: Drawing): Region | undefined => {
   return areaOf([outline]) < FULL * width * height ? outline : undefined;
 };
 
+/** More of them than these are laid by their rectangles: trying each beside each would take longer than printing. */
+const MOST_SHAPED = 60;
+
 /** So many tries are quick, and equal drawings give equal pages. */
-const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries: 40 });
+const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries: 8 });
 
 /** Imposes drawings on pages, those for one kind of paper together: small ones by their outlines, what is larger than a page in tiles.
  *  Shape: n drawings → k pages, or k fronts and k backs in turn; every outline is drawn at full size, whole on one page or over its tiles.
@@ -58,12 +61,14 @@ const sheetfuls = (
 ): { readonly filled: readonly Omit<Sheetful, 'on'>[]; readonly least: number } => {
   const field = fieldOf(rules);
   const kind = { name: rules.paper, width: field.x1 - field.x0, height: field.y1 - field.y0, price: null, atHand: 0, offcut: null };
+  const shapes = drawings.map(reachesIn);
+  const byOutline = shapes.filter(Boolean).length <= MOST_SHAPED;
   const items = drawings.map((drawing, index) => ({
     id: String(index).padStart(5, '0'),
     width: Math.ceil(drawing.width),
     height: Math.ceil(drawing.height),
     lies: 'either' as const,
-    outline: reachesIn(drawing),
+    outline: byOutline ? shapes[index] : undefined,
   }));
   const { sheets, tooLarge, least } = layOut(
     items,

@@ -20,6 +20,7 @@ export {
   pagesThere,
   pictureThere,
   plotThere,
+  readyToPrint,
   Stopped,
   stopDeriving,
   stopPress,

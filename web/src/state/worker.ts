@@ -96,14 +96,7 @@ const pdfOf = async (
   title: string,
   onPage: (written: number, count: number) => void = () => undefined,
 ): Promise<Uint8Array<ArrayBuffer>> => {
-  const [{ writePdf }, text, fallback, name, hand, pictures] = await Promise.all([
-    import('@parlor/core/pdf'),
-    fetchFont(textFont),
-    fetchFont(fallbackFont),
-    fetchFont(nameFont),
-    fetchFont(handFont),
-    picturesOn(pages),
-  ]);
+  const [[{ writePdf }, text, fallback, name, hand], pictures] = await Promise.all([readyWriter(), picturesOn(pages)]);
   return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage);
 };
 
@@ -142,7 +135,25 @@ const widthsOf = async (): Promise<Widths> => {
   };
 };
 
+/** What writes PDFs, fetched before it is wanted. */
+const fetchWriter = () =>
+  Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont), fetchFont(nameFont), fetchFont(handFont)]);
+
+let writer: ReturnType<typeof fetchWriter> | undefined;
+const readyWriter = (): ReturnType<typeof fetchWriter> => {
+  writer ??= fetchWriter();
+  // What could not be fetched is fetched anew when it is asked for again.
+  writer.catch(() => {
+    writer = undefined;
+  });
+  return writer;
+};
+
 const work = {
+  /** Fetches what writing pages needs, so that the first one need not wait for it. */
+  ready: async (): Promise<void> => {
+    await readyWriter();
+  },
   derive: (document: SetDocument): DeriveReply => {
     const derived = derive(document, known?.derived);
     const pieces = elided(derived.pieces, known?.derived.pieces ?? []);

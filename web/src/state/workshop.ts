@@ -151,12 +151,22 @@ export const stopPress = press.stop;
 
 let lens: Remote<Lens> | undefined;
 
+const readyLens = (): Remote<Lens> => {
+  lens ??= wrap<Lens>(new Worker(new URL('./lens.ts', import.meta.url), { type: 'module' }));
+  return lens;
+};
+
+/** Gets ready to show pages while they are still made up. */
+export const readyToPrint = (): void => {
+  readyLens();
+  void press.ask((hand) => hand.ready()).catch(() => undefined);
+};
+
 /** A page of a PDF as a picture so many pixels wide, painted off the page's thread; through a printer with a habit, where one is given. */
 export const pictureThere = (
   bytes: Uint8Array<ArrayBuffer>,
   width: number,
   through: { readonly paper: PaperName; readonly habit: Habit } | null = null,
 ): Promise<ImageBitmap> => {
-  lens ??= wrap<Lens>(new Worker(new URL('./lens.ts', import.meta.url), { type: 'module' }));
-  return lens.picture(bytes, 1, width, through);
+  return readyLens().picture(bytes, 1, width, through);
 };

@@ -1,5 +1,6 @@
 import { type Finish, USUAL_TRIM, usualSupply } from '@parlor/core/cover';
 import { type DollUm, dollUm, UM } from '@parlor/core/measure';
+import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
 import { Choice, NumberField, SizeField } from '../../ui/index.ts';
 import type { Change } from './dressing.ts';
 
@@ -8,6 +9,8 @@ const SUPPLY = [
   { value: 'sheets', label: 'sheets' },
   { value: 'roll', label: 'a roll' },
 ] as const;
+
+const STOCKS = PRINT_STOCK_NAMES.map((value) => ({ value, label: PRINT_STOCKS[value].name }));
 
 const SEAMS = [
   { value: 'edges', label: 'edge to edge' },
@@ -63,6 +66,9 @@ export const SupplyFields = ({ finish, change }: { readonly finish: Finish; read
   return (
     <>
       <Choice label="It comes from" value={supply.kind} options={SUPPLY} onChange={(kind) => put(usualSupply(kind))} />
+      {supply.kind === 'printed' && (
+        <Choice label="Printed on" value={supply.on} options={STOCKS} onChange={(on) => put({ ...supply, on })} />
+      )}
       {supply.kind === 'sheets' && (
         <div className="grid grid-cols-4 gap-3">
           <Side label="Wide" value={supply.width} onChange={(width) => put({ ...supply, width })} />

@@ -1,6 +1,6 @@
 import type { SetDocument, Wanted } from '@parlor/core/set';
 import { useEffect, useState } from 'react';
-import { type PagesReply, pagesThere, Stopped } from '../../state/index.ts';
+import { type PagesReply, pagesThere, readyToPrint, Stopped } from '../../state/index.ts';
 
 export type Made = PagesReply | 'stopped' | 'failed';
 
@@ -9,6 +9,7 @@ type Held = { readonly document: SetDocument; readonly wanted: Wanted; readonly 
 /** The pages of the wanted pieces, made up anew whenever set or wish changes, or when asked `again`; null while that goes on. */
 export const usePages = (document: SetDocument, wanted: Wanted, again: number): Made | null => {
   const [held, setHeld] = useState<Held | null>(null);
+  useEffect(readyToPrint, []);
   useEffect(() => {
     let current = again >= 0;
     setHeld(null);
