@@ -32,7 +32,7 @@ const VIEWS = [
   ['/sets/harbour-post-office/pieces/piece-2', '[data-testid="verdict"]'],
   ['/sets/harbour-post-office/coverings/piece-2', '[data-paper]'],
   ['/sets/harbour-post-office/cutting', '[data-testid="bound"]'],
-  ['/sets/harbour-post-office/printing', '[data-page="2"]'],
+  ['/sets/potting-shed/printing', '[data-page="2"][data-shown="there"]'],
   ['/sets/harbour-post-office/history', '[data-revision="1"]'],
 ] as const;
 

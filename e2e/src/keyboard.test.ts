@@ -133,7 +133,7 @@ describe('touch and motion', () => {
     '/sets/harbour-post-office/pieces/piece-2',
     '/sets/harbour-post-office/coverings',
     '/sets/harbour-post-office/cutting',
-    '/sets/harbour-post-office/printing',
+    '/sets/potting-shed/printing',
     '/sets/harbour-post-office/doll',
   ])('on a tablet everything to press on %s is at least 24 px each way (WCAG 2.2, 2.5.8)', async (path) => {
     await page.setViewport({ width: 1024, height: 768, hasTouch: true });

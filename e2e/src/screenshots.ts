@@ -41,7 +41,28 @@ const SHOTS = [
     after: '[role="dialog"] [data-swatch="marble"]',
   },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },
-  { name: 'printing', path: '/sets/harbour-post-office/printing', ready: '[data-page="2"]' },
+  {
+    name: 'printing',
+    path: '/sets/potting-shed/printing',
+    ready: '[data-page="2"][data-shown="there"]',
+    touch: '::-p-xpath(//button[normalize-space(.)="coverings"])',
+    after: '[data-page="2"][data-shown="there"]',
+  },
+  {
+    name: 'calibrate',
+    path: '/sets/harbour-post-office/printing',
+    ready: '[data-page="2"]',
+    touch: '::-p-xpath(//button[contains(., "measure it")])',
+    after: '[role="dialog"]',
+    tick: '::-p-xpath(//label[contains(., "made-up one")])',
+  },
+  {
+    name: 'machine',
+    path: '/sets/potting-shed/printing',
+    ready: '[data-page="1"]',
+    touch: '::-p-xpath(//button[contains(., "cutting machine")])',
+    after: '[data-testid="machine"]',
+  },
   { name: 'history', path: '/sets/harbour-post-office/history', ready: '[data-revision="1"]', touch: '[data-revision="1"]' },
   { name: 'night', path: '/sets/potting-shed/pieces/piece-2', ready: 'canvas', touch: '[aria-label^="Night"]' },
 ] as const;
@@ -85,6 +106,10 @@ for (const shot of SHOTS) {
   await page.waitForSelector(shot.ready);
   if ('touch' in shot) await page.locator(shot.touch).click();
   if ('after' in shot) await page.waitForSelector(shot.after);
+  if ('tick' in shot) {
+    await page.locator(shot.tick).click();
+    await page.waitForSelector('[data-tried="plain"]');
+  }
   if ('step' in shot) await page.$eval(`[data-testid="steps"] li:nth-child(${shot.step}) button`, (step) => (step as HTMLElement).click());
   await page.$eval('section[aria-label="What follows"]', (side) => side.scrollTo(0, 0)).catch(() => undefined);
   await new Promise((done) => setTimeout(done, 900));

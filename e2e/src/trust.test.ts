@@ -248,7 +248,7 @@ describe('work that takes its time', () => {
     against: { face: 'bottom', away: `${60 * index} mm` },
     along: { from: { face: 'back' }, to: { face: 'front', away: `${index} mm` } },
   }));
-  const pieces = Array.from({ length: 24 }, (_, index) => ({
+  const pieces = Array.from({ length: 16 }, (_, index) => ({
     family: 'panels',
     name: `Stack ${index}`,
     width: 900_000 + index * 12_340,

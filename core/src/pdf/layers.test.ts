@@ -5,9 +5,9 @@ import { expect, it } from 'vitest';
 import { lookOf, type Paper } from '../cover/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { drawPaper, impose, PAGE_LAYERS, type Page, type PageRules, type Pixels } from '../print/index.ts';
-import { rectRing } from '../shape/index.ts';
+import { bounds, rectRing } from '../shape/index.ts';
 import { pageSvg, textZip, writePdf } from './index.ts';
-import { shippedFonts } from './readPdf.testing.ts';
+import { readPdf, shippedFonts } from './readPdf.testing.ts';
 import { darkness, renderPdf } from './renderPdf.testing.ts';
 
 const paper: Paper = {
@@ -50,6 +50,28 @@ it('a PDF has its layers by name, all shown, and a reader can hide one', async (
   const opened = [...text.matchAll(/\/OC \/(\w+) BDC/g)].map(([, name]) => name);
   expect(opened).toEqual(['art', 'guide', 'score', 'cut', 'text']);
   expect(text.match(/^EMC$/gm)).toHaveLength(opened.length);
+});
+
+it('a pattern keeps its period over the page: lines of every stripe stand within a hundredth of a millimetre, corrected or not', async () => {
+  for (const [x, y] of [
+    [1, 1],
+    [0.97, 1.02],
+  ] as const) {
+    const rules: PageRules = { ...RULES, printer: { kind: 'own', x, y, measured: null, changed: null } };
+    const page = pageOf('stripes', { wide: 36 * UM.mm, between: 30 * UM.mm }, rules);
+    const [read] = await readPdf(await writePdf([page], shippedFonts(), 'x'));
+    // Stripes of 6 mm, 11 mm apart, run up the paper: the left side of each, as the printer makes it.
+    const lefts = (read?.paths ?? [])
+      .filter(({ points }) => points.length === 4)
+      .map(({ points }) => bounds(points))
+      .filter(({ x0, x1, y0, y1 }) => Math.abs((x1 - x0) * x - 6) < 0.01 && (y1 - y0) * y > 70)
+      .map(({ x0 }) => x0 * x)
+      .sort((a, b) => a - b);
+    expect(lefts.length).toBeGreaterThanOrEqual(9);
+    lefts.forEach((left, index) => {
+      expect(Math.abs(left - (lefts[0] as number) - 11 * index)).toBeLessThan(0.01);
+    });
+  }
 });
 
 it('an SVG of a page shows what its PDF shows, drawn by another library; corrected pages too, and tones', async () => {

@@ -24,10 +24,10 @@ const reachesIn = ({ outline, width, height }: Drawing): Region | undefined => {
 };
 
 /** More of them than these are laid by their rectangles: trying each beside each would take longer than printing. */
-const MOST_SHAPED = 60;
+const MOST_SHAPED = 24;
 
 /** So many tries are quick, and equal drawings give equal pages. */
-const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries: 8 });
+const briefly = (): Search => ({ ...FIRST_ANSWER, random: seededRandom(1), tries: 40 });
 
 /** Imposes drawings on pages, those for one kind of paper together: small ones by their outlines, what is larger than a page in tiles.
  *  Shape: n drawings → k pages, or k fronts and k backs in turn; every outline is drawn at full size, whole on one page or over its tiles.

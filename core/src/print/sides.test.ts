@@ -127,6 +127,40 @@ describe('kinds of paper', () => {
   });
 });
 
+describe('outlines', () => {
+  it('of triangles share a page that their rectangles could not', () => {
+    const triangle = (tag: string): Drawing => {
+      const points: readonly Point[] = [
+        [0, 0],
+        [140_000, 0],
+        [0, 200_000],
+      ];
+      return {
+        tag,
+        name: tag,
+        width: 140_000,
+        height: 200_000,
+        outline: { outline: points, holes: [] },
+        marks: [{ kind: 'line', style: 'cut', closed: true, points }],
+      };
+    };
+    const both = [triangle('1A'), triangle('2A')];
+    const plain = both.map(({ outline: _, ...rest }): Drawing => rest);
+    expect(impose(plain, RULES, 'set')).toHaveLength(2);
+    const [page, ...others] = impose(both, RULES, 'set');
+    expect(others).toEqual([]);
+    expect(page?.parts).toEqual(['1A', '2A']);
+    // Every side is as long as it was, however it was turned.
+    const cuts = (page?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.style === 'cut' ? [mark.points] : []));
+    for (const points of cuts)
+      expect(
+        points
+          .map(([x, y], at) => Math.round(Math.hypot(x - (points[(at + 1) % 3]?.[0] ?? 0), y - (points[(at + 1) % 3]?.[1] ?? 0))))
+          .sort((a, b) => a - b),
+      ).toEqual([140_000, 200_000, 244_131]);
+  });
+});
+
 describe('tiles of a pattern', () => {
   const field = fieldOf(RULES);
   const strip = (repeats: Drawing['repeats']): Drawing => ({

@@ -331,19 +331,25 @@ describe('at the door', () => {
   });
 });
 
-it('equal coverings make equal bytes, and a marble page carries its picture once at 300 dots to the inch', async () => {
-  const document = setOf(
-    [{ id: 'm', name: 'marble', art: { kind: 'pattern', pattern: 'marble' } }],
-    [{ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'm' }] } }],
-  );
-  const derived = derive(document);
-  const pages = pagesOf(document, derived, { pieces: null, what: 'coverings' });
-  const [one, other] = await Promise.all([1, 2].map(() => writePdf(pages, shippedFonts(), 'x')));
-  expect(one).toEqual(other);
-  const text = new TextDecoder('latin1').decode(one);
-  const pictures = [...text.matchAll(/\/Width (\d+)\s+\/Height (\d+)/g)].map(([, width]) => Number(width));
-  const papers = deriveCoverings(document, derived).flatMap(({ covering }) => covering.papers);
-  expect(pictures.length).toBe(papers.length);
-  const widest = Math.max(...papers.map((paper) => sizeOfPaper(paper).x1 + 2_000));
-  expect(Math.max(...pictures)).toBeGreaterThanOrEqual(Math.floor((widest / UM.in) * 300) - 1);
+it('equal coverings make equal bytes; marble stands in the file once at 300 dots to the inch, square by square, however many papers show it', async () => {
+  const dressed = (count: number) =>
+    setOf(
+      [{ id: 'm', name: 'marble', art: { kind: 'pattern', pattern: 'marble' } }],
+      Array.from({ length: count }, () => ({ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'm' }] } })),
+    );
+  const squaresOf = async (count: number) => {
+    const document = dressed(count);
+    const pages = pagesOf(document, derive(document), { pieces: null, what: 'coverings' });
+    const [one, other] = await Promise.all([1, 2].map(() => writePdf(pages, shippedFonts(), 'x')));
+    expect(one).toEqual(other);
+    return new TextDecoder('latin1').decode(one);
+  };
+  const [text, twice] = [await squaresOf(1), await squaresOf(2)];
+  const sizes = (file: string) => [...file.matchAll(/\/Width (\d+)\s+\/Height (\d+)/g)].map(([, width, height]) => `${width} ${height}`);
+  expect(new Set(sizes(text))).toEqual(new Set(['602 602']));
+  expect(sizes(twice)).toHaveLength(sizes(text).length);
+  // The matrix before each says how large its 602 dots are: 72 points to the inch, whichever way it is turned.
+  const drawn = [...text.matchAll(/([-\d.]+) ([-\d.]+) ([-\d.]+) ([-\d.]+) [-\d.]+ [-\d.]+ cm\n\/Tones\d+ Do/g)];
+  expect(drawn.length).toBeGreaterThanOrEqual(sizes(text).length);
+  for (const [, a, b] of drawn) expect((602 / Math.hypot(Number(a), Number(b))) * 72).toBeCloseTo(300, 2);
 });

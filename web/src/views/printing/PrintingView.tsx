@@ -67,15 +67,17 @@ type DownloadProps = {
   readonly what: Wanted['what'];
   readonly made: Made | null;
   readonly chosen: ReadonlySet<number>;
+  /** The last page comes first: for printers that lay each page on the one before, face up. */
+  readonly lastFirst: boolean;
 };
 
 /** The chosen pages as one PDF, or as an SVG for each. */
-const Download = ({ what, made, chosen }: DownloadProps) => {
+const Download = ({ what, made, chosen, lastFirst }: DownloadProps) => {
   const dispatch = useAppDispatch();
   const [written, setWritten] = useState<number | null>(null);
   const long = useLong(written !== null);
   const reply = made !== null && typeof made !== 'string' ? made : null;
-  const which = [...chosen].sort((a, b) => a - b);
+  const which = [...chosen].sort((a, b) => (lastFirst ? b - a : a - b));
   const download = async (format: PageFormat) => {
     if (!reply) return;
     setWritten(0);
@@ -109,9 +111,10 @@ const Download = ({ what, made, chosen }: DownloadProps) => {
   );
 };
 
-type DecidedProps = DownloadProps & { readonly wanted: Wanted; readonly onWanted: (wanted: Wanted) => void };
+type DecidedProps = Omit<DownloadProps, 'lastFirst'> & { readonly wanted: Wanted; readonly onWanted: (wanted: Wanted) => void };
 
 const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
+  const [lastFirst, setLastFirst] = useState(false);
   const { printing } = useSet();
   const [cutting, setCutting] = useState(false);
   const units = useUnits();
@@ -128,7 +131,7 @@ const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
       <PrinterCard />
       <Choice label="Print" value={wanted.what} options={WHAT} onChange={(what) => onWanted({ ...wanted, what })} />
       <PieceChoice wanted={wanted} onChange={onWanted} />
-      <Download what={what} made={made} chosen={chosen} />
+      <Download what={what} made={made} chosen={chosen} lastFirst={lastFirst} />
       <Button look="quiet" className="-ml-3" onClick={() => setCutting(true)}>
         <Slice size={18} />
         files for a cutting machine, SVG or DXF
@@ -140,9 +143,12 @@ const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
       </p>
       <details>
         <summary className="cursor-pointer text-note text-moss min-h-touch content-center">
-          overlap of tiles, both sides of the paper
+          order, overlap of tiles, both sides of the paper
         </summary>
         <div className="space-y-4 pt-2">
+          <Check checked={lastFirst} onChange={setLastFirst}>
+            the last page first: for printers that lay pages face up
+          </Check>
           <div className="max-w-52">
             <SizeField
               label="Overlap of tiles"
