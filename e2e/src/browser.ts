@@ -13,6 +13,8 @@ export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<
       '--no-sandbox',
       '--disable-quic',
       '--no-first-run',
+      // A page that is kept for the way back, its workers with it, has frozen the page that was gone to.
+      '--disable-features=BackForwardCache',
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',

@@ -89,7 +89,7 @@ describe('pages', () => {
   it('lead to the part that they show, and a part leads to its page', async () => {
     await h.choose('figcaption a[aria-label="2A: where it is made"]');
     await h.see('tr[data-tag="2A"].bg-sprig');
-    await h.choose('a[aria-label="2B: its page to print"]');
+    await h.choose('tr[data-tag="2B"] th a');
     await page.waitForFunction(() => document.querySelector<HTMLInputElement>('input[type="search"]')?.value === '2B', { polling: 100 });
     await h.reads('figcaption', /2B/);
   });

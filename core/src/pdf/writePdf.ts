@@ -106,30 +106,35 @@ const toSixtyFour = (tones: Uint8Array): Uint8Array => {
 };
 
 /** Squares of a look of tones that stand in the file already, by the look and their place in its plane. */
-type Squares = Map<TonesMark['look'], Map<string, { readonly name: string; readonly image: unknown }>>;
+type Squares = Map<TonesMark['look'], Plane>;
+
+/** What of a look stands in the file: its colours, and its squares by column and row. */
+type Plane = { colours: Ref | null; readonly squares: Map<string, { readonly name: string; readonly image: unknown }> };
 
 /** A plane of tones is cut into squares of so many pixels, and each stands in the file once, however many papers show it. */
-const SQUARE = 600;
+const SQUARE = 200;
 /** Neighbours overlap by a pixel, so that no white shows between them. */
 const LAP = 1;
 
 /** A square as an indexed image (ISO 32000-1, 8.9.5 and 8.6.6.3). */
-const squareImage = (pdf: Document, look: TonesMark['look'], column: number, row: number): unknown => {
-  const edge = SQUARE * PRINT_PIXEL;
-  const lap = LAP * PRINT_PIXEL;
+const squareImage = (pdf: Document, look: TonesMark['look'], plane: Plane, column: number, row: number, pixel: number): unknown => {
+  const edge = SQUARE * pixel;
+  const lap = LAP * pixel;
   const window = { x0: column * edge - lap, y0: row * edge - lap, x1: (column + 1) * edge + lap, y1: (row + 1) * edge + lap };
-  const tones = paintTones(look, window);
+  const tones = paintTones(look, window, pixel);
   if (!tones) return undefined;
   const raw = pdf as unknown as Raw;
-  const colours = raw.ref({});
-  colours.end(tones.palette);
+  if (!plane.colours) {
+    plane.colours = raw.ref({});
+    plane.colours.end(tones.palette);
+  }
   const image = raw.ref({
     Type: 'XObject',
     Subtype: 'Image',
     Width: tones.width,
     Height: tones.height,
     BitsPerComponent: 8,
-    ColorSpace: ['Indexed', 'DeviceRGB', 255, colours],
+    ColorSpace: ['Indexed', 'DeviceRGB', 255, plane.colours],
     Filter: 'FlateDecode',
   });
   image.end(zlibSync(toSixtyFour(tones.pixels), { level: 1 }));
@@ -137,16 +142,17 @@ const squareImage = (pdf: Document, look: TonesMark['look'], column: number, row
 };
 
 /** Pictures of tones at 300 dots to the inch: those squares of the look's plane that the window shows. What of them lies beside it is clipped. */
-const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: number, known: Squares): void => {
+const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: number, known: Squares, pixel: number): void => {
   const raw = pdf as unknown as Raw;
-  const edge = SQUARE * PRINT_PIXEL;
-  const squares = known.get(look) ?? new Map<string, { readonly name: string; readonly image: unknown }>();
-  known.set(look, squares);
+  const edge = SQUARE * pixel;
+  const plane: Plane = known.get(look) ?? { colours: null, squares: new Map() };
+  known.set(look, plane);
+  const { squares } = plane;
   const n = (value: number) => Number(value.toFixed(6));
   const { cos, sin, dx, dy } = place;
   // From the look's plane to the page, whose y runs down here.
   const at = (x: number, y: number): readonly [number, number] => [x * cos - y * sin + dx, height - (x * sin + y * cos + dy)];
-  const size = points(edge + 2 * LAP * PRINT_PIXEL);
+  const size = points(edge + 2 * LAP * pixel);
   pdf.save();
   drawRings(
     pdf,
@@ -166,14 +172,14 @@ const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: nu
       const key = `${column} ${row}`;
       let entry = squares.get(key);
       if (!entry) {
-        const image = squareImage(pdf, look, column, row);
+        const image = squareImage(pdf, look, plane, column, row, pixel);
         if (!image) continue;
-        entry = { name: `Tones${[...known.values()].reduce((sum, its) => sum + its.size, 1)}`, image };
+        entry = { name: `Tones${[...known.values()].reduce((sum, its) => sum + its.squares.size, 1)}`, image };
         squares.set(key, entry);
       }
       raw.page.xobjects[entry.name] = entry.image;
       // The image's first row is the lowest of the plane, and its unit square's y runs up.
-      const [x, y] = at(column * edge - LAP * PRINT_PIXEL, row * edge - LAP * PRINT_PIXEL);
+      const [x, y] = at(column * edge - LAP * pixel, row * edge - LAP * pixel);
       pdf.save();
       pdf.transform(n(size * cos), n(-size * sin), n(-size * sin), n(-size * cos), n(points(x)), n(points(y)));
       raw.addContent(`/${entry.name} Do`);
@@ -186,6 +192,8 @@ const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: nu
 type Means = {
   readonly fontFor: (text: string, face?: SignFace) => string;
   readonly images: Squares;
+  /** The edge of a tone's dot, in µm. */
+  readonly pixel: number;
   readonly pictures: PdfPictures;
   readonly opened: Map<string, Embedded>;
 };
@@ -251,7 +259,7 @@ const drawMarks = (pdf: Document, marks: readonly Mark[], height: number, means:
         pdf.fillColor(mark.colour).fill('even-odd');
         break;
       case 'tones':
-        drawTones(pdf, mark, height, means.images);
+        drawTones(pdf, mark, height, means.images, means.pixel);
         break;
       case 'picture':
         drawPicture(pdf, mark, height, means);
@@ -309,7 +317,7 @@ const bytesOf = (pdf: Document): Promise<Uint8Array<ArrayBuffer>> =>
 
 /** Writes pages as a vector PDF with embedded fonts.
  *  Shape: k pages → the bytes of a k-page file; equal input gives equal bytes (no clock, no compression that differs by platform).
- *  `onPage` hears after each page how many are written.
+ *  `onPage` hears after each page how many are written. Tones have dots of an edge of `pixel` µm: 300 to the inch where nothing else is said.
  *  Units: every mark stands where the page says, larger by its correction, within the file's millionth of a point. */
 export const writePdf = (
   pages: readonly Page[],
@@ -317,6 +325,7 @@ export const writePdf = (
   title: string,
   pictures: PdfPictures = NO_PICTURES,
   onPage?: (written: number, count: number) => void,
+  pixel: number = PRINT_PIXEL,
 ): Promise<Uint8Array<ArrayBuffer>> => {
   const pdf = new PDFDocument({
     autoFirstPage: false,
@@ -343,7 +352,7 @@ export const writePdf = (
     return [...text].every((sign) => known.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)) ? face : 'fallback';
   };
   const layers = makeLayers(pdf);
-  const means: Means = { fontFor, images: new Map(), pictures, opened: new Map() };
+  const means: Means = { fontFor, images: new Map(), pixel, pictures, opened: new Map() };
   for (const [index, page] of pages.entries()) {
     pdf.addPage({ size: [points(page.width), points(page.height)], margin: 0 });
     drawPage(pdf, page, layers, means);

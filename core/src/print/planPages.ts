@@ -77,6 +77,16 @@ const marksOf = ({ plan, height, list }: Drawn, scale: number, left: number, top
   ];
 };
 
+/** A plan whose list is longer than a column, as one that is not and what goes on in further columns. */
+const inColumns = (drawn: Drawn, room: number): readonly Drawn[] => {
+  const most = Math.max(1, Math.floor((room - heightOf({ ...drawn, list: [] })) / LINE));
+  if (drawn.list.length <= most) return [drawn];
+  const { plan, list } = drawn;
+  const goesOn: BoardPlan = { ...plan, heading: `${plan.heading}, the list goes on`, width: 0, height: 0, rings: [], texts: [] };
+  const rest: Drawn = { plan: goesOn, width: 0, height: 0, list: list.slice(most) };
+  return [{ ...drawn, list: list.slice(0, most) }, ...inColumns(rest, room)];
+};
+
 /** Board plans on pages, several on one, all at the one scale at which two of the widest stand side by side.
  *  Shape: n plans → pages, each plan whole on one of them. Units: µm. */
 export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName: string, what = 'boards'): readonly Page[] => {
@@ -90,11 +100,13 @@ export const planPages = (plans: readonly BoardPlan[], rules: PageRules, setName
       const drawn = drawnAt(plan, scale, column);
       return drawn.width <= column && heightOf(drawn) <= top - low;
     });
-  const scale = SCALES.find(fits) ?? (SCALES.at(-1) as number);
+  // Where a list is longer than a page at any scale, the drawing counts, and the list goes on in the next column.
+  const shows = (scale: number): boolean =>
+    plans.every((plan) => plan.width / scale <= column && plan.height / scale + 3 * LINE + GAP <= (top - low) * 0.6);
+  const scale = SCALES.find(fits) ?? SCALES.find(shows) ?? (SCALES.at(-1) as number);
   const pages: { title: string; marks: Mark[] }[] = [];
   let [used, side] = [[Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY], 0];
-  for (const plan of plans) {
-    const drawn = drawnAt(plan, scale, column);
+  for (const drawn of plans.flatMap((plan) => inColumns(drawnAt(plan, scale, column), top - low))) {
     const room = (at: number): boolean => (used[at] as number) + heightOf(drawn) <= top - low;
     side = room(0) && (used[0] as number) <= (used[1] as number) ? 0 : room(1) ? 1 : room(0) ? 0 : -1;
     if (side < 0) {

@@ -11,13 +11,14 @@ export const paperPlans = (document: SetDocument, needs: readonly PaperNeed[]): 
   const { units } = document;
   const sizes = (width: number, height: number): string =>
     `${formatNumber(width, units).text} × ${formatNumber(height, units).text} ${units.unit}`;
+  const short = (width: number, height: number): string => `${formatNumber(width, units).text} × ${formatNumber(height, units).text}`;
   return needs.flatMap((need) => {
     if (!('laid' in need)) return [];
     const finish = document.finishes.find(({ id }) => id === need.finish);
     return need.laid.map(({ width, height, cuts }, index): BoardPlan => {
       const which = need.kind === 'roll' ? 'off the roll' : `sheet ${index + 1} of ${need.laid.length}`;
       return {
-        heading: `${finish?.name ?? ''} · ${which}`,
+        heading: `${finish?.name ?? ''} · ${which}${cuts.some(({ begins }) => begins) ? ' · from: where the pattern’s first lines run' : ''}`,
         size: sizes(width, height),
         width,
         height,
@@ -29,9 +30,7 @@ export const paperPlans = (document: SetDocument, needs: readonly PaperNeed[]): 
           at: [cut.x + cut.width / 2, cut.y + cut.height / 2],
           high: Math.min(12_000, Math.min(cut.width, cut.height) * 0.4),
           text: cut.tag,
-          sizes: cut.begins
-            ? `${sizes(cut.width, cut.height)}, pattern begins ${sizes(cut.begins.x, cut.begins.y)} in`
-            : sizes(cut.width, cut.height),
+          sizes: cut.begins ? `${short(cut.width, cut.height)}, from ${short(cut.begins.x, cut.begins.y)}` : short(cut.width, cut.height),
           width: cut.width,
           height: cut.height,
         })),

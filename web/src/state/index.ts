@@ -16,6 +16,7 @@ export {
   boardPagesThere,
   boardsThere,
   fitRuleThere,
+  onScreenThere,
   type PageFormat,
   pagesThere,
   pictureThere,

@@ -95,9 +95,10 @@ const pdfOf = async (
   pages: readonly Page[],
   title: string,
   onPage: (written: number, count: number) => void = () => undefined,
+  pixel?: number,
 ): Promise<Uint8Array<ArrayBuffer>> => {
   const [[{ writePdf }, text, fallback, name, hand], pictures] = await Promise.all([readyWriter(), picturesOn(pages)]);
-  return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage);
+  return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage, pixel);
 };
 
 export type PageInfo = Omit<Page, 'marks' | 'correction'>;
@@ -114,6 +115,9 @@ export type PlotReply = {
 };
 
 export type TrialReply = { readonly problem: string } | { readonly size: ReadPlot['size']; readonly unit: string; readonly trial: Trial };
+
+/** Tones on the screen have dots of this edge, in µm: a hundred to the inch. */
+const SCREEN_PIXEL = 254;
 
 let laidOut: { readonly number: number; readonly pages: readonly Page[]; readonly title: string } | undefined;
 let pagesMade = 0;
@@ -242,6 +246,13 @@ const work = {
     const pages = chosen(made, which);
     if (!pages) return null;
     const bytes = await pdfOf(pages, laidOut?.title ?? '', onPage);
+    return transfer(bytes, [bytes.buffer]);
+  },
+  /** One page as its PDF, its tones as fine as a screen shows them. */
+  onScreen: async (made: number, index: number): Promise<Uint8Array<ArrayBuffer> | null> => {
+    const pages = chosen(made, [index]);
+    if (!pages) return null;
+    const bytes = await pdfOf(pages, '', undefined, SCREEN_PIXEL);
     return transfer(bytes, [bytes.buffer]);
   },
   /** The same as a zip with an SVG for each page. */

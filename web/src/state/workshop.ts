@@ -144,6 +144,10 @@ export const triedThere = (text: string, format: PlotFormat, bed: Pick<Bed, 'wid
 export const zipThere = (files: readonly { readonly name: string; readonly text: string }[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.zip(files));
 
+/** One page of those made up last as its PDF, to be looked at; null when others were made up meanwhile. */
+export const onScreenThere = (made: number, index: number): Promise<Uint8Array<ArrayBuffer> | null> =>
+  press.ask((hand) => hand.onScreen(made, index));
+
 export const testPageThere = (printing: SetDocument['printing'], corrected: boolean): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.testPage(printing, corrected));
 

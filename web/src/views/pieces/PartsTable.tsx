@@ -1,6 +1,5 @@
 import { formatNumber } from '@parlor/core/measure';
 import type { MadePiece } from '@parlor/core/set';
-import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { pointedAt, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
@@ -53,16 +52,17 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
               </button>
             </td>
             <th scope="row" className="font-normal text-left pr-2">
-              {name}
-              {(stuff === 'board' || stuff === 'clear') && (
+              {stuff === 'board' || stuff === 'clear' ? (
                 <Link
                   to={`/sets/${setId}/printing?find=${tag}`}
-                  aria-label={`${tag}: its page to print`}
                   title="its page to print"
-                  className="inline-grid place-items-center size-7 -my-1 ml-1 text-graphite hover:text-moss align-middle"
+                  className="inline-block min-h-6 underline decoration-dotted decoration-1 underline-offset-4 decoration-tab hover:decoration-moss hover:text-moss"
                 >
-                  <Printer size={15} />
+                  {name}
+                  <span className="sr-only">: its page to print</span>
                 </Link>
+              ) : (
+                name
               )}
               {stuff !== 'board' && (
                 <span className="block text-small text-graphite">

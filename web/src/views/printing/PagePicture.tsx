@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { pictureThere, Stopped, writtenThere } from '../../state/index.ts';
+import { onScreenThere, pictureThere, Stopped } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
 import { showPicture } from './showPicture.ts';
 
@@ -35,7 +35,7 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
     if (!near) return undefined;
     let current = true;
     const show = async () => {
-      const bytes = await writtenThere(made, [index], 'pdf');
+      const bytes = await onScreenThere(made, index);
       if (!bytes || !current || !canvas.current) return;
       const width = Math.round(canvas.current.clientWidth * Math.min(2, window.devicePixelRatio) * 1.2);
       const picture = await pictureThere(bytes, Math.max(200, width));
