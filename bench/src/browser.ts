@@ -56,6 +56,8 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
           return performance.now() - start;
         }),
       );
+      // On a small page the pages stand below, and are painted when they come into sight.
+      await page.setViewport({ width: 1280, height: 800 });
       await page.goto(`${app.address}/sets/harbour-post-office/cutting`);
       await page.waitForSelector('[data-testid="bound"]');
       await new Promise((later) => setTimeout(later, 1500));
