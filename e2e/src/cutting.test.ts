@@ -20,17 +20,6 @@ beforeAll(async () => {
 });
 afterAll(() => getUp(table));
 
-/** Types a plain number over what stands in a field, found by its label. */
-const number = async (label: string, value: string): Promise<void> => {
-  const field = await page.waitForSelector(`::-p-aria(${label})`);
-  await field?.evaluate((each) => {
-    (each as HTMLInputElement).focus();
-    (each as HTMLInputElement).select();
-  });
-  await page.keyboard.type(value);
-  await page.keyboard.press('Enter');
-};
-
 /** Until nothing better is looked for any more: what is first on a sheet then stays first. */
 const found = () => h.see('[data-sheets="found"]');
 
@@ -39,19 +28,19 @@ const sheetsOf = (board: string) => page.$$eval(`${board} figure`, (figures) => 
 
 describe('boards at hand', () => {
   it('with a price say what they cost and what is the least possible', async () => {
-    await number('price of one', '4,5');
+    await h.number('price of one', '4,5');
     await h.reads(`${WHITE} [data-testid="bound"]`, /4 sheets; 4 is the least possible.*costs 18, the least possible/);
   });
 
   it('a price that is none is refused with the reason, and nothing is lost', async () => {
-    await number('price of one', 'dear');
+    await h.number('price of one', 'dear');
     await h.reads('[role="alert"]', /A number, please/);
     await page.keyboard.press('Escape');
     await h.reads(`${WHITE} [data-testid="bound"]`, /costs 18/);
   });
 
   it('that lie there are used first: only what is missing is bought, and it is said', async () => {
-    await number('at hand', '3');
+    await h.number('at hand', '3');
     await h.reads('[data-finding="boards-to-buy"]', /must be bought: 1 × 20 × 30 in/);
     await h.reads(`${WHITE} [data-testid="bound"]`, /costs 4.50/);
     await h.reads(`${WHITE} figcaption`, /at hand/);

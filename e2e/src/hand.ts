@@ -43,6 +43,16 @@ export const hand = (page: Page, address: string) => {
         value,
       );
     },
+    /** Types a plain number over what stands in a field, found by its label. */
+    number: async (label: string, value: string): Promise<void> => {
+      const found = await page.waitForSelector(`::-p-aria(${label})`);
+      await found?.evaluate((each) => {
+        (each as HTMLInputElement).focus();
+        (each as HTMLInputElement).select();
+      });
+      await page.keyboard.type(value);
+      await page.keyboard.press('Enter');
+    },
     press: async (name: string): Promise<void> => {
       await page.locator(`::-p-aria(${name})`).setTimeout(12_000).click();
     },

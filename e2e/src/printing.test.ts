@@ -118,17 +118,6 @@ describe('pages', () => {
   });
 });
 
-/** Types into a blank field that is found by its label. */
-const fill = async (label: string, value: string): Promise<void> => {
-  const field = await page.waitForSelector(`::-p-aria(${label})`);
-  await field?.evaluate((each) => {
-    (each as HTMLInputElement).focus();
-    (each as HTMLInputElement).select();
-  });
-  await page.keyboard.type(value);
-  await page.keyboard.press('Enter');
-};
-
 describe('a printer that does not print true', () => {
   it('is measured in three steps: what it says is kept, and every page is corrected', async () => {
     await h.press('measure it, two minutes');
@@ -141,10 +130,10 @@ describe('a printer that does not print true', () => {
       string,
     ];
     // What no printer does is refused with the reason.
-    await fill('The bar across says, mm', '120');
+    await h.number('The bar across says, mm', '120');
     await h.reads('[role="alert"]', /between 141 and 159/);
-    await fill('The bar across says, mm', across.replace('.', ','));
-    await fill('The bar up says, mm', up);
+    await h.number('The bar across says, mm', across.replace('.', ','));
+    await h.number('The bar up says, mm', up);
     await h.reads('[data-testid="measured"]', /97 % across and 98\.5 % up/);
     await h.press('keep it');
     await h.see('[data-tried="corrected"]');

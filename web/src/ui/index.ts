@@ -26,3 +26,4 @@ export { SizeField } from './SizeField.tsx';
 export { Spread } from './Spread.tsx';
 export { saveAs } from './saveAs.ts';
 export { TextField } from './TextField.tsx';
+export { useArrows } from './useArrows.ts';

@@ -1,9 +1,9 @@
 import { type CutStep, cutSteps, type Sheet as LaidSheet, type Setting } from '@parlor/core/cut';
 import { showLength, type Units } from '@parlor/core/measure';
 import { StepBack, StepForward } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSet } from '../../state/index.ts';
-import { Button, cx, Sheet } from '../../ui/index.ts';
+import { Button, cx, Sheet, useArrows } from '../../ui/index.ts';
 import { CutTable, isShaped, partsOf } from './CutTable.tsx';
 import type { Parts } from './SheetTable.tsx';
 
@@ -128,15 +128,7 @@ export const CutPlayer = ({
   });
   const last = steps.length;
   const go = (to: number) => setStep(Math.max(0, Math.min(last, to)));
-  // The arrows turn the cuts wherever the focus is on the sheet of paper: hands are at the knife.
-  useEffect(() => {
-    const turn = ({ key }: KeyboardEvent) => {
-      const by = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0;
-      if (by !== 0) setStep((now) => Math.max(0, Math.min(last, now + by)));
-    };
-    window.addEventListener('keydown', turn);
-    return () => window.removeEventListener('keydown', turn);
-  }, [last]);
+  useArrows(useCallback((by: 1 | -1) => setStep((now) => Math.max(0, Math.min(last, now + by))), [last]));
   return (
     <Sheet wide title={title} open onOpenChange={(open) => !open && onClose()}>
       <div className="grid md:grid-cols-[minmax(0,1fr)_22rem] gap-6">

@@ -1,10 +1,10 @@
 import type { Finding, SetDocument } from '@parlor/core/set';
 import { PRINT_STOCKS } from '@parlor/core/stock';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useEffect, useId, useState } from 'react';
+import { useCallback, useId, useState } from 'react';
 import { Link } from 'react-router';
 import { type PageInfo, type PagesReply, tagPointed, useAppDispatch, useSet } from '../../state/index.ts';
-import { Button, Check, MarginNote, Sheet } from '../../ui/index.ts';
+import { Button, Check, MarginNote, Sheet, useArrows } from '../../ui/index.ts';
 import { PagePicture } from './PagePicture.tsx';
 
 /** The piece that a part belongs to, found by the number that its tag begins with. */
@@ -59,14 +59,7 @@ const Close = ({
 }) => {
   const page = pages[index] as PageInfo;
   const last = pages.length - 1;
-  useEffect(() => {
-    const turn = ({ key }: KeyboardEvent) => {
-      const by = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0;
-      if (by !== 0) onGo(Math.max(0, Math.min(last, index + by)));
-    };
-    window.addEventListener('keydown', turn);
-    return () => window.removeEventListener('keydown', turn);
-  }, [index, last, onGo]);
+  useArrows(useCallback((by: 1 | -1) => onGo(Math.max(0, Math.min(last, index + by))), [index, last, onGo]));
   return (
     <Sheet wide title={`Page ${index + 1} of ${pages.length}`} open onOpenChange={(open) => !open && onClose()}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 mb-3 text-note" role="group" aria-label="Turn the pages">
