@@ -59,12 +59,6 @@ describe('pages', () => {
   it('are shown as they are in their own PDF, the first ones at once', async () => {
     await h.reads('[data-testid="page-count"]', /\d+ pages/);
     expect(await inkOn('[data-page="1"]')).toBeGreaterThan(0.005);
-    await h.press('coverings');
-    await h.reads('figcaption', /5A/);
-    // A covering's page is mostly pattern.
-    expect(await inkOn('[data-page="1"]')).toBeGreaterThan(0.15);
-    await h.press('templates');
-    await h.reads('[data-testid="page-count"]', /\d+ pages/);
   });
 
   it('are found by a part, chosen, and only these are written: as one PDF, and each as SVG', async () => {

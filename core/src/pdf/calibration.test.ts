@@ -24,8 +24,8 @@ const DPI = 300;
 const NONE = { left: 0, right: 0, top: 0, bottom: 0 };
 const RULES: PageRules = { paper: 'a4', margin: 10_000, overlap: 12_000 };
 
-const drawn = async (pages: Parameters<typeof writePdf>[0]): Promise<readonly Pixels[]> =>
-  renderPdf(await writePdf(pages, shippedFonts(), 'test'), DPI);
+const drawn = async (pages: Parameters<typeof writePdf>[0], dpi = DPI): Promise<readonly Pixels[]> =>
+  renderPdf(await writePdf(pages, shippedFonts(), 'test'), dpi);
 
 /** The dark middles along a way, in µm from the left or from the lower edge. */
 const along = (picture: Pixels, way: 'row' | 'column', off: number, { paper }: PageRules): readonly number[] => {
@@ -118,14 +118,14 @@ describe('calibration with the simulated printer', () => {
       [1, 0.97, 'own'],
     ] as const) {
       const rules: PageRules = { ...RULES, printer: { kind, x, y, measured: null, changed: null } };
-      const [picture] = (await drawn(sheet(rules))) as [Pixels];
+      const [picture] = (await drawn(sheet(rules), 100)) as [Pixels];
       const [all, kept] = [NONE, marginsOf(rules)].map((margins) => throughPrinter(picture, 'a4', { x, y, margins })) as [Pixels, Pixels];
       const ink = (page: Pixels) => {
         let sum = 0;
         for (let row = 0; row < page.height; row += 1) for (let at = 0; at < page.width; at += 1) sum += darkness(page, at, row);
         return sum;
       };
-      expect(ink(kept)).toBeGreaterThan(1_000);
+      expect(ink(kept)).toBeGreaterThan(300);
       expect(Math.abs(ink(all) - ink(kept))).toBeLessThan(1);
     }
   });
