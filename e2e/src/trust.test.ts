@@ -286,6 +286,10 @@ describe('work that takes its time', () => {
     await h.press('Download the pages (PDF)');
     await h.catch('[data-testid="patience"] button');
     await h.reads('[role="status"]', /Stopped; nothing was written/);
+    // Who was stopped has forgotten the pages, and makes them up again when they are asked for.
+    await h.press('Download the pages (PDF)');
+    await h.catch('[data-testid="patience"] button');
+    await h.see('[data-page="1"][data-shown="there"]');
     await h.page.close();
   });
 });

@@ -1,10 +1,8 @@
-// The one place that knows PDF units: 1/72 in (ISO 32000-1, 8.3.2.3).
+// Pages as a PDF, through the library's drawing and a few raw operators.
 
-import { zlibSync } from 'fflate';
 import PDFDocument from 'pdfkit';
-import { type Affine, PRINT_PIXEL, paintTones, type SignFace } from '../cover/index.ts';
+import { type Affine, PRINT_PIXEL, type SignFace } from '../cover/index.ts';
 import { assertNever } from '../kit/index.ts';
-import { UM } from '../measure/index.ts';
 import {
   byLayer,
   fittedWords,
@@ -17,10 +15,10 @@ import {
   type PageLayer,
   type PictureMark,
   type TextMark,
-  type TonesMark,
   type WordsMark,
 } from '../print/index.ts';
-import type { Ring } from '../shape/index.ts';
+import { type Document, drawRings, points, type Raw, type Ref } from './raw.ts';
+import { drawTones, type Squares } from './tones.ts';
 
 /** Complete TrueType fonts: the first is used wherever it has every letter of a text, the second otherwise. The other two are for signs. */
 export type PdfFonts = { readonly text: Uint8Array; readonly fallback: Uint8Array; readonly name: Uint8Array; readonly hand: Uint8Array };
@@ -30,11 +28,8 @@ export type PdfPictures = ReadonlyMap<string, Uint8Array>;
 
 const NO_PICTURES: PdfPictures = new Map();
 
-type Document = InstanceType<typeof PDFDocument>;
 type FontSource = Parameters<Document['registerFont']>[1];
 type Knows = { readonly hasGlyphForCodePoint: (code: number) => boolean };
-
-const points = (micrometres: number): number => (micrometres * 72) / UM.in;
 
 const drawLine = (pdf: Document, mark: LineMark, height: number): void => {
   const { weight, dash, colour } = LINE_STYLES[mark.style];
@@ -61,27 +56,6 @@ const drawText = (pdf: Document, mark: TextMark, height: number, fontFor: (text:
   pdf.restore();
 };
 
-const drawRings = (pdf: Document, rings: readonly Ring[], height: number): void => {
-  for (const ring of rings) {
-    ring.forEach(([x, y], index) => {
-      if (index === 0) pdf.moveTo(points(x), points(height - y));
-      else pdf.lineTo(points(x), points(height - y));
-    });
-    pdf.closePath();
-  }
-};
-
-/** An object of the file. */
-type Ref = { readonly end: (bytes?: Uint8Array) => void; readonly data: Record<string, unknown> };
-
-/** Raw operators and objects, which the library has and its types leave out. */
-type Raw = {
-  readonly ref: (data: object) => Ref;
-  readonly addContent: (operators: string) => void;
-  readonly page: { readonly xobjects: Record<string, unknown>; readonly resources: Ref };
-  readonly _root: Ref;
-};
-
 type Layers = ReadonlyMap<PageLayer, Ref>;
 
 /** Layers that a reader can show and hide (ISO 32000-1, 8.11: optional content), the uppermost named first. */
@@ -97,96 +71,6 @@ const makeLayers = (pdf: Document): Layers => {
   const all = [...layers.values()];
   raw._root.data.OCProperties = { OCGs: all, D: { Order: [...all].reverse(), ON: all, BaseState: 'ON' } };
   return layers;
-};
-
-/** Sixty-four tones are more than paper tells apart, and take half the room and time of 256. */
-const toSixtyFour = (tones: Uint8Array): Uint8Array => {
-  for (let index = 0; index < tones.length; index += 1) tones[index] = (tones[index] as number) & 0xfc;
-  return tones;
-};
-
-/** Squares of a look of tones that stand in the file already, by the look and their place in its plane. */
-type Squares = Map<TonesMark['look'], Plane>;
-
-/** What of a look stands in the file: its colours, and its squares by column and row. */
-type Plane = { colours: Ref | null; readonly squares: Map<string, { readonly name: string; readonly image: unknown }> };
-
-/** A plane of tones is cut into squares of so many pixels, and each stands in the file once, however many papers show it. */
-const SQUARE = 200;
-/** Neighbours overlap by a pixel, so that no white shows between them. */
-const LAP = 1;
-
-/** A square as an indexed image (ISO 32000-1, 8.9.5 and 8.6.6.3). */
-const squareImage = (pdf: Document, look: TonesMark['look'], plane: Plane, column: number, row: number, pixel: number): unknown => {
-  const edge = SQUARE * pixel;
-  const lap = LAP * pixel;
-  const window = { x0: column * edge - lap, y0: row * edge - lap, x1: (column + 1) * edge + lap, y1: (row + 1) * edge + lap };
-  const tones = paintTones(look, window, pixel);
-  if (!tones) return undefined;
-  const raw = pdf as unknown as Raw;
-  if (!plane.colours) {
-    plane.colours = raw.ref({});
-    plane.colours.end(tones.palette);
-  }
-  const image = raw.ref({
-    Type: 'XObject',
-    Subtype: 'Image',
-    Width: tones.width,
-    Height: tones.height,
-    BitsPerComponent: 8,
-    ColorSpace: ['Indexed', 'DeviceRGB', 255, plane.colours],
-    Filter: 'FlateDecode',
-  });
-  image.end(zlibSync(toSixtyFour(tones.pixels), { level: 1 }));
-  return image;
-};
-
-/** Pictures of tones at 300 dots to the inch: those squares of the look's plane that the window shows. What of them lies beside it is clipped. */
-const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: number, known: Squares, pixel: number): void => {
-  const raw = pdf as unknown as Raw;
-  const edge = SQUARE * pixel;
-  const plane: Plane = known.get(look) ?? { colours: null, squares: new Map() };
-  known.set(look, plane);
-  const { squares } = plane;
-  const n = (value: number) => Number(value.toFixed(6));
-  const { cos, sin, dx, dy } = place;
-  // From the look's plane to the page, whose y runs down here.
-  const at = (x: number, y: number): readonly [number, number] => [x * cos - y * sin + dx, height - (x * sin + y * cos + dy)];
-  const size = points(edge + 2 * LAP * pixel);
-  pdf.save();
-  drawRings(
-    pdf,
-    [
-      [
-        [window.x0, window.y0],
-        [window.x1, window.y0],
-        [window.x1, window.y1],
-        [window.x0, window.y1],
-      ].map(([x, y]) => [(x as number) * cos - (y as number) * sin + dx, (x as number) * sin + (y as number) * cos + dy]),
-    ],
-    height,
-  );
-  pdf.clip();
-  for (let column = Math.floor(window.x0 / edge); column * edge < window.x1; column += 1) {
-    for (let row = Math.floor(window.y0 / edge); row * edge < window.y1; row += 1) {
-      const key = `${column} ${row}`;
-      let entry = squares.get(key);
-      if (!entry) {
-        const image = squareImage(pdf, look, plane, column, row, pixel);
-        if (!image) continue;
-        entry = { name: `Tones${[...known.values()].reduce((sum, its) => sum + its.squares.size, 1)}`, image };
-        squares.set(key, entry);
-      }
-      raw.page.xobjects[entry.name] = entry.image;
-      // The image's first row is the lowest of the plane, and its unit square's y runs up.
-      const [x, y] = at(column * edge - LAP * pixel, row * edge - LAP * pixel);
-      pdf.save();
-      pdf.transform(n(size * cos), n(-size * sin), n(-size * sin), n(-size * cos), n(points(x)), n(points(y)));
-      raw.addContent(`/${entry.name} Do`);
-      pdf.restore();
-    }
-  }
-  pdf.restore();
 };
 
 type Means = {

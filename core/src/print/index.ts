@@ -31,6 +31,7 @@ export {
   marginsOf,
   type PageRules,
   type Printer,
+  percentOf,
   printable,
   SIDES,
   type Sides,

@@ -40,6 +40,9 @@ export const marginsOf = ({ margin, printer }: PageRules): Readonly<Record<keyof
 /** How much larger a page is drawn, across and up, so that it comes out true. */
 export const correctionOf = ({ printer }: PageRules): readonly [number, number] => [1 / (printer?.x ?? 1), 1 / (printer?.y ?? 1)];
 
+/** A share in words, to a hundredth of a percent: 0.971 → 97.1 %. */
+export const percentOf = (share: number): string => `${Number((share * 100).toFixed(2))} %`;
+
 export const isCorrected = ([x, y]: readonly [number, number]): boolean => x !== 1 || y !== 1;
 
 /** What of the paper can be printed on, where things come to lie: inside the margins, and, where the printer shrinks, no further out than the

@@ -3,7 +3,7 @@
 import type { Rect } from '../shape/index.ts';
 import { PAPERS, PRINT_STOCKS, type PrintStock } from '../stock/index.ts';
 import { fitText, line, type Mark, type Page, type TextMark, textWidth } from './page.ts';
-import { correctionOf, isCorrected, type PageRules, printable } from './printer.ts';
+import { correctionOf, isCorrected, type PageRules, percentOf, printable, UNMEASURED } from './printer.ts';
 
 const HEAD = 8_000;
 const FOOT = 9_000;
@@ -72,12 +72,10 @@ export type Sheetful = {
   readonly back: readonly Mark[] | null;
 };
 
-const percent = (correction: number): string => `${(100 / correction).toFixed(2).replace(/\.?0+$/, '')} %`;
-
 /** What a page's head says about the way it is printed. */
 const manner = (rules: PageRules, on: PrintStock): string => {
-  const [x, y] = correctionOf(rules);
-  const corrected = isCorrected([x, y]) ? ` · corrected: this printer makes ${percent(x)} × ${percent(y)}` : '';
+  const { x, y } = rules.printer ?? UNMEASURED;
+  const corrected = isCorrected([x, y]) ? ` · corrected: this printer makes ${percentOf(x)} × ${percentOf(y)}` : '';
   return `${on === 'plain' ? '' : `on ${PRINT_STOCKS[on].name} · `}print at 100 %${corrected}`;
 };
 

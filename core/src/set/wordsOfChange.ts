@@ -4,6 +4,7 @@ import { scaleOf } from '../doll/index.ts';
 import { assertNever } from '../kit/index.ts';
 import { type DollUm, showLength, timesSmaller, type Units } from '../measure/index.ts';
 import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
+import { percentOf } from '../print/index.ts';
 import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
@@ -16,8 +17,6 @@ type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show
 /** `word before → after` for each listed field that differs. */
 const fieldChanges = <T>(fields: Fields<T>, was: T, is: T): readonly string[] =>
   fields.filter(([field]) => !dequal(was[field], is[field])).map(([, word, show]) => `${word} ${show(was)} → ${show(is)}`);
-
-const share = (part: number): string => `${Number((part * 100).toFixed(2))} %`;
 
 const quoted = (text: string): string => (text === '' ? 'none' : `“${text}”`);
 
@@ -124,7 +123,7 @@ export const changeOfSetting = (
               'sides',
               ({ sides }) => ({ one: 'one', long: 'both, over the long edge', short: 'both, over the short edge' })[sides],
             ],
-            ['printer', 'printer', ({ printer: { kind, x, y } }) => `${PRINTERS[kind].name}, makes ${share(x)} × ${share(y)}`],
+            ['printer', 'printer', ({ printer: { kind, x, y } }) => `${PRINTERS[kind].name}, makes ${percentOf(x)} × ${percentOf(y)}`],
           ],
           before.printing,
           after.printing,

@@ -1,12 +1,8 @@
 // Everything that computes runs here, off the page's thread. What did not change since the last answer is sent back by its key only.
 
 import '../noEval.ts';
-import textFont from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
-import nameFont from '@expo-google-fonts/fraunces/600SemiBold/Fraunces_600SemiBold.ttf?url';
-import handFont from '@expo-google-fonts/shantell-sans/400Regular/ShantellSans_400Regular.ttf?url';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
-import type { Widths } from '@parlor/core/pdf';
 import type { Bed, ReadPlot, Trial } from '@parlor/core/plot';
 import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
@@ -38,7 +34,7 @@ import {
   type Wanted,
 } from '@parlor/core/set';
 import { expose, transfer } from 'comlink';
-import fallbackFont from 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf?url';
+import { pdfOf, picturesOn, readyWriter, widthsOf } from './writing.ts';
 
 export type DeriveReply = { readonly scale: DerivedSet['scale']; readonly pieces: readonly (DerivedPiece | { readonly key: string })[] };
 export type LayoutReply = { readonly layouts: readonly (BoardLayout | { readonly key: string })[]; readonly sticks: readonly StickPlan[] };
@@ -56,6 +52,13 @@ let coverings: readonly DerivedCovering[] = [];
 type Known = { readonly derived: DerivedSet; readonly layouts: readonly BoardLayout[] };
 let known: Known | undefined;
 
+/** Derives a set, taking over what is known of it. */
+const deriveAnew = (document: SetDocument): DerivedSet => {
+  const derived = derive(document, known?.derived);
+  known = { derived, layouts: known?.layouts ?? [] };
+  return derived;
+};
+
 const elided = <T extends { readonly key: string }>(now: readonly T[], before: readonly T[]): (T | { key: string })[] =>
   now.map((item) => (before.includes(item) ? { key: item.key } : item));
 
@@ -72,38 +75,9 @@ const solver = (): Promise<Solver | undefined> => {
   return asked;
 };
 
-const fetchFont = async (url: string): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await (await fetch(url)).arrayBuffer());
-
-/** The ids of the maker's own pictures among marks. */
-const picturesIn = (marks: Page['marks']): readonly string[] =>
-  marks.flatMap((mark) => (mark.kind === 'picture' ? [mark.picture] : mark.kind === 'group' ? picturesIn(mark.marks) : []));
-
-/** The maker's own pictures that stand on pages; one that cannot be had is left white. */
-const picturesOn = async (pages: readonly Page[]): Promise<ReadonlyMap<string, Uint8Array>> => {
-  const ids = [...new Set(pages.flatMap(({ marks }) => picturesIn(marks)))];
-  const had = await Promise.all(
-    ids.map(async (id) => {
-      const response = await fetch(`/api/pictures/${id}`).catch(() => undefined);
-      return response?.ok ? [[id, new Uint8Array(await response.arrayBuffer())] as const] : [];
-    }),
-  );
-  return new Map(had.flat());
-};
-
-/** The PDF writer is larger than all the rest of the worker, and is fetched when a PDF is wanted. */
-const pdfOf = async (
-  pages: readonly Page[],
-  title: string,
-  onPage: (written: number, count: number) => void = () => undefined,
-  pixel?: number,
-): Promise<Uint8Array<ArrayBuffer>> => {
-  const [[{ writePdf }, text, fallback, name, hand], pictures] = await Promise.all([readyWriter(), picturesOn(pages)]);
-  return writePdf(pages, { text, fallback, name, hand }, title, pictures, onPage, pixel);
-};
-
 export type PageInfo = Omit<Page, 'marks' | 'correction'>;
 
-/** What was made up: a number to ask for it by, what the pages are, and what a careful maker would notice about them. */
+/** What was made up: the number that it was asked by, what the pages are, and what a careful maker would notice about them. */
 export type PagesReply = { readonly made: number; readonly pages: readonly PageInfo[]; readonly findings: readonly Finding[] };
 
 export type PlotFormat = 'svg' | 'dxf';
@@ -120,38 +94,9 @@ export type TrialReply = { readonly problem: string } | { readonly size: ReadPlo
 const SCREEN_PIXEL = 254;
 
 let laidOut: { readonly number: number; readonly pages: readonly Page[]; readonly title: string } | undefined;
-let pagesMade = 0;
 
 const chosen = (made: number, which: readonly number[]): readonly Page[] | null =>
   laidOut?.number === made ? which.flatMap((index) => laidOut?.pages[index] ?? []) : null;
-
-/** Measures words with the very faces that signs are written in. */
-const widthsOf = async (): Promise<Widths> => {
-  const sources = { text: textFont, name: nameFont, hand: handFont };
-  const faces = await Promise.all(
-    Object.entries(sources).map(async ([name, url]) => new FontFace(`sign-${name}`, await fetchFont(url)).load()),
-  );
-  for (const face of faces) (self as unknown as { readonly fonts: FontFaceSet }).fonts.add(face);
-  const pen = new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D;
-  return (lines, face) => {
-    pen.font = `100px sign-${face}`;
-    return lines.map((line) => pen.measureText(line).width / 100);
-  };
-};
-
-/** What writes PDFs, fetched before it is wanted. */
-const fetchWriter = () =>
-  Promise.all([import('@parlor/core/pdf'), fetchFont(textFont), fetchFont(fallbackFont), fetchFont(nameFont), fetchFont(handFont)]);
-
-let writer: ReturnType<typeof fetchWriter> | undefined;
-const readyWriter = (): ReturnType<typeof fetchWriter> => {
-  writer ??= fetchWriter();
-  // What could not be fetched is fetched anew when it is asked for again.
-  writer.catch(() => {
-    writer = undefined;
-  });
-  return writer;
-};
 
 const work = {
   /** Fetches what writing pages needs, so that the first one need not wait for it. */
@@ -178,8 +123,7 @@ const work = {
     sticks: readonly StickPlan[],
     onBetter: (layout: BoardLayout) => void,
   ): Promise<SearchReply> => {
-    const derived = derive(document, known?.derived);
-    known = { derived, layouts: known?.layouts ?? [] };
+    const derived = deriveAnew(document);
     const solve = await solver();
     const choose = solve && { solve, seconds: 1 };
     const layouts = layOutSet(document, derived, searched, () => searchOf(choose), onBetter);
@@ -205,8 +149,7 @@ const work = {
   },
   /** What all coverings of the set need, and what a careful maker would notice about them. */
   needs: (document: SetDocument): NeedsReply => {
-    const derived = derive(document, known?.derived);
-    known = { derived, layouts: known?.layouts ?? [] };
+    const derived = deriveAnew(document);
     coverings = deriveCoverings(document, derived, coverings);
     const needs = paperNeeds(document, derived, coverings);
     return { needs, findings: coverFindings(document, derived, coverings, needs) };
@@ -227,17 +170,13 @@ const work = {
     const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
     return transfer(bytes, [bytes.buffer]);
   },
-  /** Makes up the pages that are wanted, and keeps them to be written. */
-  pages: (document: SetDocument, wanted: Wanted): PagesReply => {
-    const derived = derive(document, known?.derived);
-    known = { derived, layouts: known?.layouts ?? [] };
-    const made = makeUp(document, derived, wanted, coverings);
-    pagesMade += 1;
-    laidOut = { number: pagesMade, pages: made.pages, title: document.name };
-    const pages = made.pages.map(({ marks: _, correction: __, ...page }) => page);
-    return { made: pagesMade, pages, findings: made.findings };
+  /** Makes up the pages that are wanted, and keeps them under a number to be written. */
+  pages: (number: number, document: SetDocument, wanted: Wanted): PagesReply => {
+    const { pages, findings } = makeUp(document, deriveAnew(document), wanted, coverings);
+    laidOut = { number, pages, title: document.name };
+    return { made: number, pages: pages.map(({ marks: _, correction: __, ...page }) => page), findings };
   },
-  /** Chosen ones of the pages that were made up last, as a PDF; null when others were made up meanwhile. */
+  /** Chosen ones of the pages that were made up last, as a PDF; null when they are not there. */
   pdf: async (
     made: number,
     which: readonly number[],
@@ -272,8 +211,7 @@ const work = {
    *  once. */
   plot: async (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> => {
     const { layOnBeds, paperCutout, plotDxf, plotSvg, templateCutout } = await import('@parlor/core/plot');
-    const derived = derive(document, known?.derived);
-    known = { derived, layouts: known?.layouts ?? [] };
+    const derived = deriveAnew(document);
     const templates = wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted);
     const papers =
       wanted.what === 'templates' ? [] : drawingsOf(document, derived, wanted, deriveCoverings(document, derived, coverings)).papers;

@@ -119,19 +119,40 @@ export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout
 export const boardPagesThere = (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.boardPages(document, layouts));
 
+/** The pages that were asked for last: who was stopped has forgotten them, and makes them up again. */
+let asked: { readonly made: number; readonly document: SetDocument; readonly wanted: Wanted } | undefined;
+
 /** Makes up pages; they stay with whoever made them, to be written page by page. */
-export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<PagesReply> => press.ask((hand) => hand.pages(document, wanted));
+export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<PagesReply> => {
+  const made = (asked?.made ?? 0) + 1;
+  asked = { made, document, wanted };
+  return press.ask((hand) => hand.pages(made, document, wanted));
+};
+
+let remaking: Promise<unknown> | undefined;
+
+/** Does something with the pages that were made up under a number; null when others were asked for since. */
+const withPages = <T>(made: number, work: (hand: Remote<Work>) => Promise<T | null>): Promise<T | null> =>
+  press.ask(async (hand) => {
+    const done = await work(hand);
+    if (done !== null || asked?.made !== made) return done;
+    remaking ??= hand.pages(made, asked.document, asked.wanted).finally(() => {
+      remaking = undefined;
+    });
+    await remaking;
+    return work(hand);
+  });
 
 /** How pages are handed out: as one PDF, or as a zip with an SVG for each. */
 export type PageFormat = 'pdf' | 'svgs';
 
-/** Writes chosen pages of those made up last, saying how far it has come; null when others were made up meanwhile. */
+/** Writes chosen pages, saying how far it has come; null when others were asked for since. */
 export const writtenThere = (
   made: number,
   which: readonly number[],
   format: PageFormat,
   onPage: (written: number, count: number) => void = () => undefined,
-): Promise<Uint8Array<ArrayBuffer> | null> => press.ask((hand) => hand[format](made, which, proxy(onPage)));
+): Promise<Uint8Array<ArrayBuffer> | null> => withPages(made, (hand) => hand[format](made, which, proxy(onPage)));
 
 /** Files for a cutting machine with such a bed. */
 export const plotThere = (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> =>
@@ -144,14 +165,17 @@ export const triedThere = (text: string, format: PlotFormat, bed: Pick<Bed, 'wid
 export const zipThere = (files: readonly { readonly name: string; readonly text: string }[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.zip(files));
 
-/** One page of those made up last as its PDF, to be looked at; null when others were made up meanwhile. */
+/** One page as its PDF, to be looked at; null when others were asked for since. */
 export const onScreenThere = (made: number, index: number): Promise<Uint8Array<ArrayBuffer> | null> =>
-  press.ask((hand) => hand.onScreen(made, index));
+  withPages(made, (hand) => hand.onScreen(made, index));
 
 export const testPageThere = (printing: SetDocument['printing'], corrected: boolean): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.testPage(printing, corrected));
 
-export const stopPress = press.stop;
+export const stopPress = (): void => {
+  remaking = undefined;
+  press.stop();
+};
 
 let lens: Remote<Lens> | undefined;
 

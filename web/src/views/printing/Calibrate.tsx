@@ -1,15 +1,13 @@
 import { showLength, UM } from '@parlor/core/measure';
-import { marginsOf, shareFrom, TEST_BARS } from '@parlor/core/print';
-import type { SetDocument } from '@parlor/core/set';
+import { marginsOf, percentOf, shareFrom, TEST_BARS } from '@parlor/core/print';
 import { PAPERS } from '@parlor/core/stock';
 import { FileDown } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { pictureThere, testPageThere } from '../../state/index.ts';
 import { Button, Check, NumberField, Sheet, saveAs } from '../../ui/index.ts';
-import { percentOf } from './percentOf.ts';
 import { showPicture } from './showPicture.ts';
+import type { Printing } from './usePrinting.ts';
 
-type Printing = SetDocument['printing'];
 type Way = keyof typeof TEST_BARS;
 
 const LEAST = 94;
@@ -69,7 +67,7 @@ const Tried = ({
       setShown(key);
     };
     // A slider moves many times a second; the page is printed when it rests.
-    const timer = setTimeout(() => void print(), 120);
+    const timer = setTimeout(() => print().catch(() => current && setShown('failed')), 120);
     return () => {
       current = false;
       clearTimeout(timer);
@@ -80,7 +78,7 @@ const Tried = ({
       ref={canvas}
       role="img"
       aria-label={`The test page as a printer prints it that makes ${x.toFixed(1)} % across and ${y.toFixed(1)} % up`}
-      aria-busy={shown !== key}
+      aria-busy={shown !== key && shown !== 'failed'}
       data-tried={shown === key ? (corrected ? 'corrected' : 'plain') : ''}
       className="block w-full bg-sheet shadow-leaf"
       style={{ aspectRatio: `${width} / ${height}` }}

@@ -2,7 +2,7 @@ import { dollUm, UM } from '@parlor/core/measure';
 import { type Bed, USUAL_BEDS } from '@parlor/core/plot';
 import type { Wanted } from '@parlor/core/set';
 import { ChevronLeft, ChevronRight, FileDown, FolderOpen } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { type PlotFormat, type PlotReply, plotThere, type TrialReply, triedThere, useSet, zipThere } from '../../state/index.ts';
 import { Button, Check, Choice, Picker, Sheet, SizeField, saveAs } from '../../ui/index.ts';
 import { Machine } from './Machine.tsx';
@@ -17,21 +17,25 @@ const BEDS = [...USUAL_BEDS.map(({ name }) => ({ value: name, label: name })), {
 
 const TYPES = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const;
 
+const FAULT: TrialReply = { problem: 'it could not be made or read; this is a fault of the program.' };
+
 type Tried = { readonly name: string; readonly reply: TrialReply };
 
 /** The files of the beds, made anew when anything changes; null while they are made. */
-const usePlot = (wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): PlotReply | null => {
+const usePlot = (wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean, onFault: () => void): PlotReply | null => {
   const document = useSet();
   const [held, setHeld] = useState<{ readonly key: string; readonly reply: PlotReply } | null>(null);
   const { width, height, margin } = bed;
   const key = JSON.stringify([wanted, width, height, margin, format, copies]);
   useEffect(() => {
     let current = true;
-    void plotThere(document, wanted, { width, height, margin }, format, copies).then((reply) => current && setHeld({ key, reply }));
+    plotThere(document, wanted, { width, height, margin }, format, copies)
+      .then((reply) => current && setHeld({ key, reply }))
+      .catch(() => current && onFault());
     return () => {
       current = false;
     };
-  }, [document, wanted, width, height, margin, format, copies, key]);
+  }, [document, wanted, width, height, margin, format, copies, key, onFault]);
   return held?.key === key ? held.reply : null;
 };
 
@@ -53,7 +57,8 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonl
   const [theirs, setTheirs] = useState<{ readonly name: string; readonly text: string } | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const bed: Bed = USUAL_BEDS.find(({ name }) => name === bedName) ?? { ...own, margin: 6 * UM.mm };
-  const reply = usePlot(wanted, bed, format, copies);
+  const onFault = useCallback(() => setTried({ name: 'The file', reply: FAULT }), []);
+  const reply = usePlot(wanted, bed, format, copies, onFault);
   const count = reply?.files.length ?? 0;
   const at = Math.min(shown, Math.max(0, count - 1));
   const mine = reply?.files[at];
@@ -65,7 +70,9 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonl
   useEffect(() => {
     if (text === undefined) return undefined;
     let current = true;
-    void triedThere(text, kind, { width, height }).then((trial) => current && setTried({ name: label, reply: trial }));
+    triedThere(text, kind, { width, height })
+      .catch(() => FAULT)
+      .then((trial) => current && setTried({ name: label, reply: trial }));
     return () => {
       current = false;
     };

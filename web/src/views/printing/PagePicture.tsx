@@ -44,8 +44,14 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
       showPicture(sheet, picture);
       setState('there');
     };
+    // Whoever writes pages may have been stopped for the sake of another: then this one is asked for again.
+    const insist = (): Promise<void> =>
+      show().catch((problem: unknown) => {
+        if (!current) return undefined;
+        return problem instanceof Stopped ? insist() : setState('failed');
+      });
     setState('waits');
-    show().catch((problem: unknown) => current && !(problem instanceof Stopped) && setState('failed'));
+    void insist();
     return () => {
       current = false;
     };

@@ -1,17 +1,13 @@
 import { UM } from '@parlor/core/measure';
-import { isCorrected, type Printer } from '@parlor/core/print';
-import type { SetDocument } from '@parlor/core/set';
+import { isCorrected, type Printer, percentOf } from '@parlor/core/print';
 import { PRINTER_KINDS, PRINTERS } from '@parlor/core/stock';
 import { format } from 'date-fns';
 import { Ruler } from 'lucide-react';
 import { useState } from 'react';
-import { useEdit, useSet } from '../../state/index.ts';
 import { Button, Choice, MarginHelp, SizeField } from '../../ui/index.ts';
 import { Calibrate } from './Calibrate.tsx';
 import { knownPrinter, rememberPrinter } from './knownPrinter.ts';
-import { percentOf } from './percentOf.ts';
-
-type Printing = SetDocument['printing'];
+import { type Printing, usePrinting } from './usePrinting.ts';
 
 const KINDS = PRINTER_KINDS.map((value) => ({ value, label: PRINTERS[value].name }));
 
@@ -21,12 +17,9 @@ const dayOf = (day: string): string => format(new Date(`${day}T12:00`), 'd MMM y
 
 /** What the printer does to a page, and what is done about it. */
 export const PrinterCard = () => {
-  const { printing } = useSet();
-  const edit = useEdit();
+  const { printing, change } = usePrinting();
   const [measuring, setMeasuring] = useState(false);
   const { printer } = printing;
-  const change = (words: string, part: Partial<Printing>) =>
-    edit(words, { kind: 'change-set', change: { printing: { ...printing, ...part } } });
   const put = (words: string, part: Partial<Printer>) => change(words, { printer: { ...printer, ...part } });
   const known = printer.measured === null ? knownPrinter() : null;
   return (

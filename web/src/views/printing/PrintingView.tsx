@@ -1,28 +1,17 @@
 import { showLength, UM } from '@parlor/core/measure';
 import { SIDES, type Sides } from '@parlor/core/print';
-import type { SetDocument, Wanted } from '@parlor/core/set';
+import type { Wanted } from '@parlor/core/set';
 import { FileArchive, FileDown, Slice } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import {
-  noticed,
-  type PageFormat,
-  Stopped,
-  stopPress,
-  useAppDispatch,
-  useEdit,
-  useSet,
-  useUnits,
-  writtenThere,
-} from '../../state/index.ts';
+import { noticed, type PageFormat, Stopped, stopPress, useAppDispatch, useSet, useUnits, writtenThere } from '../../state/index.ts';
 import { Button, Check, Choice, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
 import { CutFiles } from './CutFiles.tsx';
 import { LineKey } from './LineKey.tsx';
 import { PageShelf } from './PageShelf.tsx';
 import { PrinterCard } from './PrinterCard.tsx';
 import { type Made, usePages } from './usePages.ts';
-
-type Printing = SetDocument['printing'];
+import { type Printing, usePrinting } from './usePrinting.ts';
 
 const PAPER = [
   { value: 'a4', label: 'A4' },
@@ -80,9 +69,11 @@ const Download = ({ what, made, chosen, lastFirst }: DownloadProps) => {
   const which = [...chosen].sort((a, b) => (lastFirst ? b - a : a - b));
   const download = async (format: PageFormat) => {
     if (!reply) return;
+    // What was on its way when it was stopped comes too late.
+    let going = true;
     setWritten(0);
     try {
-      const bytes = await writtenThere(reply.made, which, format, setWritten);
+      const bytes = await writtenThere(reply.made, which, format, (count) => going && setWritten(count));
       if (bytes) saveAs(`${NAMES[what]}.${FILES[format].end}`, FILES[format].type, bytes);
     } catch (problem) {
       const text =
@@ -91,6 +82,7 @@ const Download = ({ what, made, chosen, lastFirst }: DownloadProps) => {
           : 'The pages could not be written. Try again; if it keeps failing, please tell the program’s makers.';
       dispatch(noticed({ text, action: null }));
     } finally {
+      going = false;
       setWritten(null);
     }
   };
@@ -115,12 +107,9 @@ type DecidedProps = Omit<DownloadProps, 'lastFirst'> & { readonly wanted: Wanted
 
 const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
   const [lastFirst, setLastFirst] = useState(false);
-  const { printing } = useSet();
+  const { printing, change } = usePrinting();
   const [cutting, setCutting] = useState(false);
   const units = useUnits();
-  const edit = useEdit();
-  const change = (words: string, part: Partial<Printing>) =>
-    edit(words, { kind: 'change-set', change: { printing: { ...printing, ...part } } });
   return (
     <div className="space-y-5 max-w-md">
       <header>
