@@ -20,7 +20,7 @@ export default defineConfig({
     maxWorkers: 3,
     sequence: { sequencer: LongestFirst },
     projects: [
-      { test: { name: 'unit', include: ['{core,server,cli,web}/src/**/*.test.ts'], testTimeout: 60_000, typecheck: { enabled: false } } },
+      { test: { name: 'unit', include: ['{core,server,cli,web}/src/**/*.test.ts'], testTimeout: 60_000, isolate: false } },
       { test: { name: 'e2e', include: ['e2e/src/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000 } },
     ],
   },

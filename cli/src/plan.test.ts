@@ -36,10 +36,20 @@ type Json = {
   findings: { code: string; message: string }[];
 };
 
-const planned = (file: string): { readonly json: Json; readonly directory: string } => {
+type Planned = { readonly json: Json; readonly directory: string };
+
+const planned = (file: string): Planned => {
   const directory = join(place(), 'out');
   expect(parlor('plan', file, '--out', directory)).toMatchObject({ status: 0, stderr: '' });
   return { json: JSON.parse(readFileSync(join(directory, 'derived.json'), 'utf8')), directory };
+};
+
+/** The plan of a demo set, made once for all who look at it. */
+const demo = new Map<string, Planned>();
+const plannedDemo = (name: string): Planned => {
+  const plan = demo.get(name) ?? planned(`demo/${name}.parlor.json`);
+  demo.set(name, plan);
+  return plan;
 };
 
 describe('parlor plan', () => {
@@ -65,7 +75,7 @@ describe('parlor plan', () => {
   });
 
   it('its derived.json closes: parts, extruded along u × v, stand in the stated box and fill it', () => {
-    const { json } = planned('demo/1-harbour-post-office.parlor.json');
+    const { json } = plannedDemo('1-harbour-post-office');
     const [bookcase] = json.pieces;
     const corners = (bookcase?.parts ?? []).flatMap(({ outline, thicknessUm, pose: { origin, u, v } }) => {
       const n = [0, 1, 2].map(
@@ -94,7 +104,7 @@ describe('parlor plan', () => {
   });
 
   it('places every part that fits inside its sheet, and never fewer sheets than the bound', () => {
-    const { json } = planned('demo/3-night-ferry-hall.parlor.json');
+    const { json } = plannedDemo('3-night-ferry-hall');
     const parts = new Map(json.pieces.flatMap((piece) => piece.parts.map((part) => [part.id, part])));
     for (const { widthUm, heightUm, placements, stock } of json.sheets) {
       for (const { partId, xUm, yUm, turn } of placements) {
@@ -135,7 +145,7 @@ describe('parlor plan', () => {
   });
 
   it('its table opens as a table: one row a tag, sizes in mm, quantities that add up', () => {
-    const { json, directory } = planned('demo/1-harbour-post-office.parlor.json');
+    const { json, directory } = plannedDemo('1-harbour-post-office');
     const table = papaparse.parse<Record<string, string>>(readFileSync(join(directory, 'cut-list.csv'), 'utf8').trim(), { header: true });
     expect(table.meta.fields?.slice(0, 4)).toEqual(['tag', 'piece', 'part', 'quantity']);
     const quantity = table.data.reduce((sum, row) => sum + Number(row['quantity']), 0);

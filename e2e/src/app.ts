@@ -11,7 +11,7 @@ export type App = { readonly address: string; readonly directory: string; readon
 /** Starts the built application; on a port of the system's choice unless one is given; `environment` adds settings. */
 export const startApp = (directory = mkdtempSync(join(tmpdir(), 'parlor-e2e-')), port = '0', environment = {}): Promise<App> =>
   new Promise((started, failed) => {
-    const child = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
+    const child = spawn(process.execPath, ['--liftoff-only', join(root, 'server/dist/main.js')], {
       env: { ...process.env, PARLOR_DATA: directory, PORT: port, ...environment },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -3,13 +3,24 @@ import type { Page } from 'puppeteer-core';
 /** A page behind another one draws no frames, so it is asked by the clock. */
 const WAIT = { timeout: 25_000, polling: 100 };
 
+/** Goes to a view; one that is open turns to it, which is what its links do and takes a tenth of the time. */
+export const turnTo = async (page: Page, address: string, path: string): Promise<void> => {
+  if (!page.url().startsWith(address)) {
+    await page.goto(address + path);
+    return;
+  }
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+};
+
 /** What a maker's hand does on a page, found by the words that stand there. */
 export const hand = (page: Page, address: string) => {
   const field = (label: string) => `input[data-size="${label}"]`;
   return {
-    go: async (path: string): Promise<void> => {
-      await page.goto(address + path);
-    },
+    /** To another view as its links lead there, without opening the application anew when it is open. */
+    go: (path: string): Promise<void> => turnTo(page, address, path),
     see: async (selector: string): Promise<void> => {
       await page.waitForSelector(selector, { timeout: 12_000 });
     },

@@ -114,7 +114,7 @@ const MOST_STEPS = 2e7;
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
 
-const fitsIn = (width: number, height: number, sheet: BoundSheet): boolean => width <= sheet.width && height <= sheet.height;
+export const fitsIn = (width: number, height: number, sheet: BoundSheet): boolean => width <= sheet.width && height <= sheet.height;
 
 /** What each kind of item takes up: its own sizes first, then those when it is turned. Turned sizes of what does not turn are not looked at. */
 const sizesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort): Sizes => {
@@ -145,6 +145,15 @@ export type BoundKind = BoundSheet & { readonly cost: number; readonly count: nu
 
 /** For each pair of functions, what all items come to, and what one sheet of each kind can hold of it. The functions are maximal, so a smaller
  *  sheet holds no more than the value of its own sides. */
+export const sidesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort) => {
+  const { width, height } = sizesOf(items, sheet, effort);
+  const used = (sizes: Float64Array) => [...sizes].filter((_, index) => index < items.length || items[index - items.length]?.turns);
+  return {
+    across: families(sheet.width, used(width)).map((f) => Float64Array.from(width, f)),
+    along: families(sheet.height, used(height)).map((f) => Float64Array.from(height, f)),
+  };
+};
+
 const measures = function* (
   items: readonly BoundItem[],
   kinds: readonly BoundSheet[],

@@ -19,7 +19,7 @@ export const solverFrom =
       if (reply.Status === 'Infeasible') return 'impossible';
       const columns = Object.fromEntries(Object.entries(reply.Columns).map(([name, { Primal }]) => [name, Primal ?? Number.NaN]));
       if (Object.values(columns).some(Number.isNaN)) return undefined;
-      return { columns, duals: reply.Rows.map(({ Dual }) => Dual ?? 0) };
+      return { columns, duals: reply.Rows.map(({ Dual }) => Dual ?? 0), best: reply.Status === 'Optimal' };
     } catch {
       return undefined;
     }

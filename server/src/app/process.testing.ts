@@ -11,7 +11,8 @@ export type Started = { readonly child: ChildProcess; readonly said: () => strin
 /** Starts it; rejects with what it said when it ends instead. */
 export const start = (directory: string, environment: Record<string, string> = {}): Promise<Started> =>
   new Promise((resolved, reject) => {
-    const child = spawn(process.execPath, [main], {
+    // A process that lives for a moment gains nothing from having the database compiled twice.
+    const child = spawn(process.execPath, ['--liftoff-only', main], {
       env: { ...process.env, PARLOR_DATA: directory, PORT: '0', ...environment },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

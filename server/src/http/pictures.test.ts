@@ -114,8 +114,7 @@ describe('a maker’s own pictures', () => {
       expect(data.every((value) => value === 255)).toBe(true);
     }
     const bomb = `<!DOCTYPE svg [<!ENTITY a "${'x'.repeat(50)}">${Array.from({ length: 9 }, (_, n) => `<!ENTITY a${n} "${`&a${n === 0 ? '' : n - 1};`.repeat(10)}">`).join('')}]><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&a8;</text></svg>`;
-    const start = Date.now();
-    await upright(Buffer.from(bomb));
-    expect(Date.now() - start).toBeLessThan(20_000);
+    // Ten thousand million letters, were they all written out: it would not end within the test.
+    expect((await upright(Buffer.from(bomb))).ok).toBeTypeOf('boolean');
   });
 });
