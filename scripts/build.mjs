@@ -1,15 +1,17 @@
 // Builds web, server and command line, and prepares the database that a first start copies.
 import { execFileSync } from 'node:child_process';
-import { readFileSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build as bundle } from 'esbuild';
 import { build as buildWeb } from 'vite';
 import { root } from './setup.mjs';
 
-const manifests = ['.', 'core', 'server', 'cli'].map((folder) => JSON.parse(readFileSync(join(root, folder, 'package.json'), 'utf8')));
-const packages = [...new Set(manifests.flatMap(({ dependencies }) => Object.keys(dependencies ?? {})))].filter(
-  (name) => !name.startsWith('@parlor/'),
-);
+/** What reads files of its own beside it, and so must stay where it was installed. Everything else is bundled: one file opens sooner than four
+ *  hundred. */
+const APART = ['@electric-sql/pglite', 'sharp', 'pdfkit', 'highs'];
+
+/** Packages of the older kind ask for Node's own modules by a function that a module of the newer kind has not. */
+const REQUIRE = "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);";
 
 const bundleNode = (entryPoints, outdir) =>
   bundle({
@@ -19,7 +21,9 @@ const bundleNode = (entryPoints, outdir) =>
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    external: packages.flatMap((name) => [name, `${name}/*`]),
+    external: [...APART.flatMap((name) => [name, `${name}/*`]), 'pg-native'],
+    banner: { js: REQUIRE },
+    mainFields: ['module', 'main'],
     sourcemap: true,
     logLevel: 'warning',
   });

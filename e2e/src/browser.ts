@@ -18,7 +18,9 @@ export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
-      ...(model === 'with 3D' ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-gpu-compositing'] : ['--disable-gpu', '--disable-3d-apis']),
+      ...(model === 'with 3D'
+        ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-gpu-compositing']
+        : ['--disable-gpu', '--disable-3d-apis']),
       '--force-prefers-reduced-motion',
     ],
   });

@@ -29,7 +29,7 @@ const GOOD = readdirSync(demo)
 
 const DOCUMENTS = 10_000;
 /** Deriving boards and pages takes longer than reading, so only so many of the documents that can be read go all the way. */
-const ALL_THE_WAY = 100;
+const ALL_THE_WAY = 50;
 const allTheWay = (document: SetDocument): void => {
   const derived = derive(document);
   for (const finding of derived.pieces.flatMap(({ findings }) => findings)) describeFinding(finding, document.units);
@@ -62,7 +62,8 @@ describe(`${DOCUMENTS} hostile documents`, () => {
         }
       } else {
         expect(result.error.length, `seed ${seed}`).toBeGreaterThan(0);
-        for (const { path, message } of result.error) expect([typeof path, message.length > 0], `seed ${seed}`).toEqual(['string', true]);
+        const named = result.error.every(({ path, message }) => typeof path === 'string' && message.length > 0);
+        expect(named, `seed ${seed}`).toBe(true);
       }
     }
     expect(readable).toBeGreaterThan(DOCUMENTS / 50);

@@ -98,7 +98,8 @@ describe(`${REQUESTS} hostile requests`, () => {
       ).not.toBe(500);
       expect(answer.text, `seed ${seed}`).not.toMatch(/node_modules|\.ts:\d|\/work\/|\/home\/| at \w+ \(/);
     };
-    for (let seed = 1; seed <= REQUESTS; seed += AT_ONCE) await Promise.all(Array.from({ length: AT_ONCE }, (_, index) => send(seed + index)));
+    for (let seed = 1; seed <= REQUESTS; seed += AT_ONCE)
+      await Promise.all(Array.from({ length: AT_ONCE }, (_, index) => send(seed + index)));
     for (const status of [200, 201, 400, 403, 404, 409, 415, 421, 422])
       expect(counts.get(status) ?? 0, `status ${status}`).toBeGreaterThan(0);
     for (const { id, revision } of await listSets(served.store)) {
