@@ -13,6 +13,12 @@ export const turnTo = async (page: Page, address: string, path: string): Promise
     history.pushState(null, '', to);
     dispatchEvent(new PopStateEvent('popstate'));
   }, path);
+  // What stood there before is not taken for what is gone to.
+  await page.waitForFunction(
+    (to: string) => document.querySelector('main')?.getAttribute('data-at')?.startsWith(to),
+    WAIT,
+    path.replace(/\?.*/, ''),
+  );
 };
 
 /** What a maker's hand does on a page, found by the words that stand there. */

@@ -210,7 +210,7 @@ describe('a maker’s way through', () => {
   });
 
   it('converts on the twin rule by keyboard, and shows every size in the units that were chosen', async () => {
-    await h.go('/sets/harbour-post-office/pieces/piece-1');
+    await page.goto(`${app.address}/sets/harbour-post-office/pieces/piece-1`);
     await h.see('[data-testid="verdict"]');
     await page.focus('[aria-label="Twin rule"]');
     await page.keyboard.down('Shift');

@@ -1,6 +1,6 @@
 import { type ComponentType, lazy, Suspense, useCallback, useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
-import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from 'react-router';
 import { store, useAppSelector } from '../state/index.ts';
 import { Notice } from './Notice.tsx';
 import { SetFrame } from './SetFrame.tsx';
@@ -38,6 +38,7 @@ const Workbench = import.meta.env.DEV ? lazy(async () => ({ default: (await impo
 /** The table: the open book, its thumb index at the outer edge, the twin rule along the lower edge. */
 const Table = () => {
   const { night, locked } = useAppSelector((state) => state.desk);
+  const { pathname } = useLocation();
   const [keys, setKeys] = useState(false);
   const showKeys = useCallback(() => setKeys(true), []);
   useShortcuts(showKeys);
@@ -47,7 +48,7 @@ const Table = () => {
   }, [night]);
   return (
     <div className="h-dvh grid grid-rows-[minmax(0,1fr)_auto] grid-cols-[minmax(0,1fr)_auto] max-md:grid-cols-1">
-      <main className="min-h-0 min-w-0 pt-3.5 pl-3.5 pb-3 max-md:p-0">
+      <main data-at={pathname} className="min-h-0 min-w-0 pt-3.5 pl-3.5 pb-3 max-md:p-0">
         <Suspense fallback={<p className="p-10 font-hand text-graphite">turning the page …</p>}>
           {locked ? <DoorView /> : <Outlet />}
         </Suspense>

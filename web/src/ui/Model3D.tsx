@@ -11,6 +11,8 @@ import {
   type Colours,
   dispose,
   dressModel,
+  type Foretaste,
+  foretell,
   light,
   type Model,
   pullApart,
@@ -35,6 +37,8 @@ type Props = {
   readonly clothes?: readonly Cloth[] | undefined;
   /** Hears where a part was touched: its index, and the point in µm. */
   readonly onTouch?: ((part: number, at: Vec3) => void) | undefined;
+  /** What a touch on a part will put on it; it is seen at once, and what is worked out follows. */
+  readonly foretaste?: ((part: number) => Foretaste | null) | undefined;
 };
 export type ModelProps = Props;
 
@@ -115,24 +119,32 @@ const playStep = (show: (share: number) => void): (() => void) => {
   return () => cancelAnimationFrame(asked);
 };
 
-/** The part that lies under a point of the canvas, and where it is touched, in µm. */
-const touched = ({ camera, model, renderer }: Stage, x: number, y: number): { readonly part: number; readonly at: Vec3 } | undefined => {
+/** A part that was touched: by index, where, in µm, and the face there, its direction and a point of it in mm. */
+type Touch = { readonly part: number; readonly at: Vec3; readonly normal: Vector3; readonly point: Vector3 };
+
+/** The part that lies under a point of the canvas. */
+const touched = ({ camera, model, renderer }: Stage, x: number, y: number): Touch | undefined => {
   const { width, height } = renderer.domElement.getBoundingClientRect();
   const ray = new Raycaster();
   ray.setFromCamera(new Vector2((x / width) * 2 - 1, 1 - (y / height) * 2), camera);
   const meshes = model?.bodies.map(({ mesh }) => mesh) ?? [];
   const [hit] = ray.intersectObjects(meshes, false);
-  if (!hit) return undefined;
+  if (!hit?.face) return undefined;
   const part = meshes.indexOf(hit.object as (typeof meshes)[number]);
-  const { x: px, y: py, z: pz } = hit.point.clone().sub(model?.bodies[part]?.group.position ?? new Vector3());
-  return { part, at: [px * 1000, py * 1000, pz * 1000] };
+  const point = hit.point.clone().sub(model?.bodies[part]?.group.position ?? new Vector3());
+  return { part, at: [point.x * 1000, point.y * 1000, point.z * 1000], normal: hit.face.normal, point };
+};
+
+/** Once what has just been drawn is seen. */
+const afterPaint = (then: () => void): void => {
+  requestAnimationFrame(() => setTimeout(then));
 };
 
 /** A finger that moves further than this turns the model and touches nothing. */
 const STILL = 6;
 
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step, clothes, onTouch }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step, clothes, onTouch, foretaste }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);
@@ -225,7 +237,12 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
         if (!from || !current || !onTouch || Math.hypot(event.clientX - from[0], event.clientY - from[1]) > STILL) return;
         const { left, top } = event.currentTarget.getBoundingClientRect();
         const hit = touched(current, event.clientX - left, event.clientY - top);
-        if (hit) onTouch(hit.part, hit.at);
+        if (!hit) return;
+        const seen = foretaste?.(hit.part);
+        if (!seen || !current.model) return onTouch(hit.part, hit.at);
+        foretell(current.model, hit.part, hit.normal, hit.point, seen);
+        draw(current);
+        afterPaint(() => onTouch(hit.part, hit.at));
       }}
       onKeyDown={(event) => {
         const turn = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];

@@ -12,6 +12,7 @@ export { MarginNote } from './MarginNote.tsx';
 export { Marks } from './Marks.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { mm } from './mm.ts';
+export type { Foretaste } from './modelScene.ts';
 export { NumberField } from './NumberField.tsx';
 export { Patience, useLong } from './Patience.tsx';
 export { Picker } from './Picker.tsx';

@@ -177,6 +177,36 @@ const undress = ({ bodies }: Model): readonly Mesh<BufferGeometry, MeshLambertMa
     return worn;
   });
 
+/** What a touch will put on, for the moment until it is worked out: a colour, or the bare board, on the face that was touched or on whole parts. */
+export type Foretaste = { readonly colour: string | null; readonly on: 'face' | readonly number[] };
+
+/** The triangles of a solid that lie in one plane with one of its own. */
+const inPlane = (solid: BufferGeometry, normal: Vector3, point: Vector3): BufferGeometry => {
+  const from = solid.getAttribute('position');
+  const corner = new Vector3();
+  const flush = (at: number): boolean => Math.abs(corner.fromBufferAttribute(from, at).sub(point).dot(normal)) < 0.01;
+  const kept: number[] = [];
+  for (let at = 0; at + 2 < from.count; at += 3)
+    if (flush(at) && flush(at + 1) && flush(at + 2))
+      for (let side = 0; side < 3; side += 1) kept.push(...corner.fromBufferAttribute(from, at + side));
+  return new BufferGeometry().setAttribute('position', new BufferAttribute(Float32Array.from(kept), 3));
+};
+
+/** Shows it in front of what is worn there. The next clothes take its place. */
+export const foretell = ({ bodies }: Model, part: number, normal: Vector3, point: Vector3, { colour, on }: Foretaste): void => {
+  for (const index of on === 'face' ? [part] : on) {
+    const body = bodies[index];
+    if (!body) continue;
+    if (on !== 'face') for (const child of body.group.children) if (child.name === WORN) child.visible = false;
+    const shape = on === 'face' ? inPlane(body.mesh.geometry, normal, point) : body.mesh.geometry.clone();
+    shape.computeVertexNormals();
+    const lies = { side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -4, polygonOffsetUnits: -64 };
+    const mesh = new Mesh(shape, new MeshLambertMaterial({ color: colour ?? body.colour, ...lies }));
+    mesh.name = WORN;
+    body.group.add(mesh);
+  }
+};
+
 /** Textures by the picture that they show, so that a picture goes to the graphics card once. */
 const textures = new WeakMap<HTMLCanvasElement, CanvasTexture>();
 

@@ -29,6 +29,21 @@ const touchedAt = (scope: Scope, made: MadePiece, index: number, at: Vec3): Worn
   }
 };
 
+/** The parts that a touch on one dresses, when it dresses whole parts. */
+const reachOf = (scope: Scope, { assembly: { parts } }: MadePiece, touched: number): readonly number[] | null => {
+  const all = parts.map((_, index) => index);
+  switch (scope) {
+    case 'piece':
+      return all;
+    case 'role':
+      return all.filter((index) => parts[index]?.role === parts[touched]?.role);
+    case 'part':
+      return [touched];
+    case 'face':
+      return null;
+  }
+};
+
 /** The looks of the set's finishes; each stays the same object until it changes, so that only what changed is drawn again. */
 const useLooks = (): ReadonlyMap<string, Look> | null => {
   const { finishes, palette } = useSet();
@@ -81,7 +96,14 @@ export const CoveringsView = () => {
       }
       right={
         piece ? (
-          <Follows piece={derived} covering={covering} looks={looks} inHand={inHand} onTouch={holds ? touch : undefined} />
+          <Follows
+            piece={derived}
+            covering={covering}
+            looks={looks}
+            inHand={inHand}
+            onTouch={holds ? touch : undefined}
+            reach={(part) => (made ? reachOf(scope, made, part) : null)}
+          />
         ) : (
           <p className="font-hand text-graphite">There is nothing to dress yet: add a piece first.</p>
         )

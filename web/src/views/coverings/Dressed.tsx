@@ -3,7 +3,7 @@ import type { DerivedCovering, DerivedPiece, MadePiece } from '@parlor/core/set'
 import type { Vec3 } from '@parlor/core/shape';
 import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
-import { canDrawModel, clothesOf, Figure, LookSwatch, PieceModel, usePicturesCame } from '../../ui/index.ts';
+import { canDrawModel, clothesOf, Figure, type Foretaste, LookSwatch, PieceModel, usePicturesCame } from '../../ui/index.ts';
 
 const NO_STEPS: readonly never[] = [];
 
@@ -14,12 +14,14 @@ export const Dressed = ({
   covering,
   looks,
   onTouch,
+  foretaste,
 }: {
   readonly piece: DerivedPiece;
   readonly made: MadePiece;
   readonly covering: DerivedCovering | null;
   readonly looks: ReadonlyMap<string, Look>;
   readonly onTouch: ((part: number, at: Vec3) => void) | undefined;
+  readonly foretaste: (part: number) => Foretaste | null;
 }) => {
   const { doll, finishes, pieces } = useSet();
   const dress = pieces.find(({ id }) => id === piece.id)?.dress ?? UNDRESSED;
@@ -47,6 +49,7 @@ export const Dressed = ({
           step={null}
           clothes={clothes}
           onTouch={onTouch}
+          foretaste={foretaste}
         />
       </div>
     </div>

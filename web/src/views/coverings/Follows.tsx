@@ -2,7 +2,7 @@ import { type Finish, type Look, mainColour } from '@parlor/core/cover';
 import { type DerivedCovering, type DerivedPiece, neighbours } from '@parlor/core/set';
 import type { Vec3 } from '@parlor/core/shape';
 import { useNeeds, useSet } from '../../state/index.ts';
-import { MarginNote } from '../../ui/index.ts';
+import { type Foretaste, MarginNote } from '../../ui/index.ts';
 import { AgainstDoll, Dressed } from './Dressed.tsx';
 import { Needs } from './Needs.tsx';
 import { Beside } from './Palette.tsx';
@@ -16,10 +16,12 @@ type Props = {
   readonly looks: ReadonlyMap<string, Look> | null;
   readonly inHand: Finish | null;
   readonly onTouch: ((part: number, at: Vec3) => void) | undefined;
+  /** The parts that a touch on one dresses whole; null where it dresses the face. */
+  readonly reach: (part: number) => readonly number[] | null;
 };
 
 /** The piece dressed, its papers, what they take, and the notes in the margin. */
-export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
+export const Follows = ({ piece, covering, looks, inHand, onTouch, reach }: Props) => {
   const { finishes } = useSet();
   const needed = useNeeds();
   const seams = useSeams(needed?.needs, piece?.id ?? '');
@@ -32,8 +34,9 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
     const look = known.get(id);
     return { name: finishes.find((finish) => finish.id === id)?.name ?? '', colour: look ? mainColour(look) : '#cfc9c0' };
   };
-  const notes = (needed?.findings ?? []).filter(({ where }) => where.pieceId === piece.id);
   const handLook = inHand && known.get(inHand.id);
+  const foretaste = (part: number): Foretaste => ({ colour: handLook ? mainColour(handLook) : null, on: reach(part) ?? 'face' });
+  const notes = (needed?.findings ?? []).filter(({ where }) => where.pieceId === piece.id);
   return (
     <div className="flex flex-col min-h-full">
       <header>
@@ -44,7 +47,7 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch }: Props) => {
       </header>
       <div className={handLook ? '@container' : ''}>
         <div className={handLook ? 'grid @min-[30rem]:grid-cols-[minmax(0,1fr)_auto] gap-3 items-center' : ''}>
-          <Dressed piece={piece} made={made} covering={covering} looks={known} onTouch={onTouch} />
+          <Dressed piece={piece} made={made} covering={covering} looks={known} onTouch={onTouch} foretaste={foretaste} />
           {handLook && <AgainstDoll look={handLook} />}
         </div>
       </div>

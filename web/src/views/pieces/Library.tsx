@@ -129,6 +129,12 @@ export const Library = ({ open, onOpenChange, onTake }: Props) => {
   const [typed, setTyped] = useState('');
   const [kind, setKind] = useState<Kind>('all');
   const { own, forget } = useOwn(open);
+  // Each time it is opened all of it is there, not what was looked for the last time.
+  useEffect(() => {
+    if (!open) return;
+    setTyped('');
+    setKind('all');
+  }, [open]);
   const wanted = useDeferredValue(typed);
   const mine = useMemo(() => (own === 'unreachable' ? [] : own.map(ofOwn)), [own]);
   const starts = [...mine, ...SHIPPED];
