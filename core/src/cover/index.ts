@@ -18,7 +18,19 @@ export {
   usualSupply,
 } from './finish.ts';
 export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';
-export { contrastOf, fillsOf, inkOf, type Look, lookOf, mainColour, PRINT_PIXEL, paintTones, type SignLook, type Tones } from './look.ts';
+export {
+  contrastOf,
+  fillsOf,
+  inkOf,
+  type Look,
+  lookOf,
+  mainColour,
+  PRINT_PIXEL,
+  paintTones,
+  type SignLook,
+  TONES_EDGE,
+  type Tones,
+} from './look.ts';
 export { onSurface, outlineOfPaper, type Panel, type Paper, sizeOfPaper } from './paper.ts';
 export { type Fill, PATTERN_NAMES, PATTERNS, type Pattern, type PatternName, type Tint } from './pattern/index.ts';
 export {

@@ -119,10 +119,37 @@ export type Tones = { readonly width: number; readonly height: number; readonly 
 /** The edge of a pixel at 300 dots to the inch, in µm. */
 export const PRINT_PIXEL = UM.in / 300;
 
+const palettes = new WeakMap<readonly string[], Uint8Array>();
+
 /** The 256 tones between a look's darkest and lightest colour, three bytes each. */
 const tonePalette = (colours: readonly string[]): Uint8Array => {
+  const known = palettes.get(colours);
+  if (known) return known;
   const [dark, light] = [toRgb(colours[0] ?? NO_COLOUR), toRgb(colours[1] ?? NO_COLOUR)];
-  return Uint8Array.from(Array.from({ length: 256 }, (_, index) => blend(dark, light, index / 255).map(Math.round)).flat());
+  const made = Uint8Array.from(Array.from({ length: 256 }, (_, index) => blend(dark, light, index / 255).map(Math.round)).flat());
+  palettes.set(colours, made);
+  return made;
+};
+
+/** Looks of tones are as large as a 12 × 12 in paper, and beyond its edges their own mirror image, as veneer is matched like a book: without a
+ *  seam, and a file of many pages holds no more than one paper of each. */
+export const TONES_EDGE = 12 * UM.in;
+
+/** Pixels side by side that lie on one paper: from which to which, where the first lies on the paper, and whether it is seen mirrored. */
+type Stretch = { readonly from: number; readonly to: number; readonly start: number; readonly mirrored: boolean };
+
+/** A row of pixels as stretches of the paper and its mirror images. */
+const stretches = (origin: number, count: number, pixel: number): readonly Stretch[] => {
+  const found: Stretch[] = [];
+  for (let from = 0; from < count; ) {
+    const paper = Math.floor((origin + (from + 0.5) * pixel) / TONES_EDGE);
+    const to = Math.max(from + 1, Math.min(count, Math.round(((paper + 1) * TONES_EDGE - origin) / pixel)));
+    const mirrored = paper % 2 !== 0;
+    const [first, last] = [origin + from * pixel, origin + to * pixel];
+    found.push({ from, to, mirrored, start: mirrored ? (paper + 1) * TONES_EDGE - last : first - paper * TONES_EDGE });
+    from = to;
+  }
+  return found;
 };
 
 /** Paints a look of tones over a window, a number for each pixel of an edge of `pixel` µm; null for a look of areas.
@@ -134,7 +161,20 @@ export const paintTones = (look: Look, window: Rect, pixel: number = PRINT_PIXEL
     number,
   ];
   const pixels = new Uint8Array(width * height);
-  PAINTINGS[look.pattern](look.sizes, window, pixel, look.seed, pixels);
+  // Rows run down from the top: what rises with y falls from row to row.
+  for (const down of stretches(-window.y1, height, pixel)) {
+    for (const across of stretches(window.x0, width, pixel)) {
+      const [wide, high] = [across.to - across.from, down.to - down.from];
+      const [x0, y0] = [across.start, down.start];
+      const part = new Uint8Array(wide * high);
+      PAINTINGS[look.pattern](look.sizes, { x0, y0, x1: x0 + wide * pixel, y1: y0 + high * pixel }, pixel, look.seed, part);
+      for (let row = 0; row < high; row += 1) {
+        const line = part.subarray(row * wide, (row + 1) * wide);
+        if (across.mirrored) line.reverse();
+        pixels.set(line, (down.mirrored ? down.from + row : down.to - 1 - row) * width + across.from);
+      }
+    }
+  }
   return { width, height, pixels, palette: tonePalette(look.colours) };
 };
 

@@ -1,6 +1,6 @@
 // Covering pages as another program renders them: poppler's picture of the PDF is measured pixel by pixel.
 import { expect, it } from 'vitest';
-import { lookOf, type Paper } from '../cover/index.ts';
+import { lookOf, type Paper, paintTones, TONES_EDGE } from '../cover/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { drawPaper, impose, type Pixels } from '../print/index.ts';
 import { rectRing } from '../shape/index.ts';
@@ -118,7 +118,10 @@ it('a paper that lies further on shows the pattern further on, and a turned one 
   expect(stretches(turned.picture.height, (y) => isRed(turned.picture.at(x, y))).length).toBeGreaterThanOrEqual(4);
 });
 
-it('tones lie the right way up: the page shows what was painted', async () => {
+it.each([
+  ['within a paper of the look', 0, 0],
+  ['across its edges, where it goes on mirrored', TONES_EDGE - 61_000, -37_000],
+])('tones lie the right way up: the page shows what was painted, %s', async (_, x0, y0) => {
   const art = {
     kind: 'pattern',
     pattern: 'wood grain',
@@ -127,9 +130,8 @@ it('tones lie the right way up: the page shows what was painted', async () => {
     seed: 3,
   } as never;
   const look = lookOf(art, palette, scaleFromRatio(6));
-  const { paintTones } = await import('../cover/index.ts');
-  const picture = await pageOf(paperOf(0, 0), art);
-  const painted = paintTones(look, { x0: 0, y0: 0, x1: 120_000, y1: 80_000 }, 100);
+  const picture = await pageOf(paperOf(x0, y0), art);
+  const painted = paintTones(look, { x0, y0, x1: x0 + 120_000, y1: y0 + 80_000 }, 100);
   if (!painted) throw new Error('of tones');
   // Find the paper's lower left corner by its cut line, then compare a grid of points well inside.
   const inked = (x: number, y: number) => picture.at(x, y)[0] - picture.at(x, y)[2] > 25;

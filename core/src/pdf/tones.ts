@@ -1,6 +1,6 @@
 // Looks of tones in a PDF: squares of their plane, each of which stands in the file once.
 import { zlibSync } from 'fflate';
-import { moveBy, paintTones } from '../cover/index.ts';
+import { moveBy, paintTones, TONES_EDGE } from '../cover/index.ts';
 import type { TonesMark } from '../print/index.ts';
 import { rectRing } from '../shape/index.ts';
 import { type Document, drawRings, points, type Raw, type Ref } from './raw.ts';
@@ -21,6 +21,15 @@ type Plane = { colours: Ref | null; readonly squares: Map<string, { readonly nam
 const SQUARE = 200;
 /** Neighbours overlap by a pixel, so that no white shows between them. */
 const LAP = 1;
+
+/** A place in the plane as one on the paper that it is the mirror image of, counted in squares. */
+const onPaper = (at: number, count: number): { readonly at: number; readonly mirrored: boolean } => {
+  const within = ((at % (2 * count)) + 2 * count) % (2 * count);
+  return within < count ? { at: within, mirrored: false } : { at: 2 * count - 1 - within, mirrored: true };
+};
+
+/** Turns the unit square that an image fills over, across or up (ISO 32000-1, 8.3.3). */
+const turnedOver = (across: boolean, up: boolean): string => `${across ? -1 : 1} 0 0 ${up ? -1 : 1} ${across ? 1 : 0} ${up ? 1 : 0} cm`;
 
 /** A square as an indexed image (ISO 32000-1, 8.9.5 and 8.6.6.3). */
 const squareImage = (pdf: Document, look: TonesMark['look'], plane: Plane, column: number, row: number, pixel: number): unknown => {
@@ -56,16 +65,19 @@ export const drawTones = (pdf: Document, { look, window, place }: TonesMark, hei
   const { squares } = plane;
   const n = (value: number) => Number(value.toFixed(6));
   const { cos, sin } = place;
+  const count = Math.round(TONES_EDGE / edge);
+  if (Math.abs(count * edge - TONES_EDGE) > 1e-3) throw new Error(`squares of ${SQUARE} dots of ${pixel} µm do not fill a paper`);
   const size = points(edge + 2 * LAP * pixel);
   pdf.save();
   drawRings(pdf, [rectRing(window.x0, window.y0, window.x1, window.y1).map((point) => moveBy(place, point))], height);
   pdf.clip();
   for (let column = Math.floor(window.x0 / edge); column * edge < window.x1; column += 1) {
     for (let row = Math.floor(window.y0 / edge); row * edge < window.y1; row += 1) {
-      const key = `${column} ${row}`;
+      const [across, up] = [onPaper(column, count), onPaper(row, count)];
+      const key = `${across.at} ${up.at}`;
       let entry = squares.get(key);
       if (!entry) {
-        const image = squareImage(pdf, look, plane, column, row, pixel);
+        const image = squareImage(pdf, look, plane, across.at, up.at, pixel);
         if (!image) continue;
         entry = { name: `Tones${[...known.values()].reduce((sum, its) => sum + its.squares.size, 1)}`, image };
         squares.set(key, entry);
@@ -75,6 +87,7 @@ export const drawTones = (pdf: Document, { look, window, place }: TonesMark, hei
       const [x, y] = moveBy(place, [column * edge - LAP * pixel, row * edge - LAP * pixel]);
       pdf.save();
       pdf.transform(n(size * cos), n(-size * sin), n(-size * sin), n(-size * cos), n(points(x)), n(points(height - y)));
+      if (across.mirrored || up.mirrored) raw.addContent(turnedOver(across.mirrored, up.mirrored));
       raw.addContent(`/${entry.name} Do`);
       pdf.restore();
     }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { scaleFromRatio, UM } from '../../measure/index.ts';
 import { areaOf, bounds, common, type Rect, type Region, rectRing, ringArea } from '../../shape/index.ts';
-import { contrastOf, fillsOf, type Look, lookOf, PRINT_PIXEL, paintTones } from '../look.ts';
+import { contrastOf, fillsOf, type Look, lookOf, PRINT_PIXEL, paintTones, TONES_EDGE } from '../look.ts';
 import { PATTERN_NAMES, PATTERNS, type PatternName } from './index.ts';
 
 const look = (pattern: PatternName, ratio = 12, sizes: Record<string, number> = {}, seed = 1): Look & { kind: 'pattern' } =>
@@ -164,6 +164,21 @@ describe('patterns of tones', () => {
     expect(off / part.pixels.length).toBeLessThan(0.002);
     const sorted = [...whole.pixels].sort((a, b) => a - b);
     expect((sorted[Math.floor(sorted.length * 0.98)] as number) - (sorted[Math.floor(sorted.length * 0.02)] as number)).toBeGreaterThan(25);
+  });
+
+  it('go on beyond their edge mirrored, without a seam, whatever window is painted', () => {
+    const pixel = TONES_EDGE / 3000;
+    const its = look('marble', 6);
+    const painted = (x: number, y: number) =>
+      paintTones(its, { x0: x * pixel, y0: y * pixel, x1: (x + 80) * pixel, y1: (y + 60) * pixel }, pixel)?.pixels ?? new Uint8Array();
+    const over = painted(3000 - 40, -20);
+    const at = (column: number, row: number) => over[row * 80 + column] as number;
+    for (let row = 0; row < 60; row += 1) for (let column = 0; column < 40; column += 1) expect(at(column, row)).toBe(at(79 - column, row));
+    // Row 40 from the top begins below 0: 20 rows above it and 20 below are the same.
+    for (let row = 0; row < 20; row += 1)
+      for (let column = 0; column < 80; column += 1) expect(at(column, 39 - row)).toBe(at(column, 40 + row));
+    // Two papers on it is the same again.
+    expect(painted(3000 - 40 + 6000, -20 - 6000)).toEqual(over);
   });
 
   it('are painted at 300 dots to the inch unless asked otherwise, and differ by their seed', () => {
