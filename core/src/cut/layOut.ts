@@ -1,6 +1,6 @@
 // µm, doll size, origin at the sheet's lower left corner.
 import { blockOf, groupsOf } from './block.ts';
-import { leastCost } from './bounds.ts';
+import { type BoundItem, leastCost } from './bounds.ts';
 import { type CutItem, type Lot, single } from './lots.ts';
 import { boundItem, nestFreely, sharings } from './nest/index.ts';
 import {
@@ -19,6 +19,7 @@ import {
 } from './pack/index.ts';
 import { nestedSheet, outlinesOn, type Plan, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
 import { type CutRules, costsOf, roomOf, type SheetKind, suppliesOf } from './supplies.ts';
+import { tooFew } from './tooFew.ts';
 
 /** Sheets laid out; the least number any layout could need; what is larger than every sheet; what has to be bought costs, and could least cost,
  *  in the maker's money, where all sheets have a price. */
@@ -87,6 +88,28 @@ const NOBODY = (): void => undefined;
 type Attempt = { readonly plan: Plan; readonly packing: Items; readonly first: readonly Filled[]; readonly cost: number };
 
 const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name);
+
+/** True when it is shown, within the seconds there are for it, that one sheet less would be too few; for sheets of one kind. */
+const noFewer = (
+  sheets: readonly Sheet[],
+  bounded: ReadonlyMap<string, ReturnType<typeof boundItem>>,
+  room: { readonly width: number; readonly height: number },
+  { choose }: Search,
+): boolean => {
+  if (!choose?.proving) return false;
+  const kinds = new Map<string, BoundItem>();
+  const keyOf = ({ width, height, turns }: Omit<BoundItem, 'count'>) => `${width} ${height} ${turns}`;
+  for (const { width, height, turns } of bounded.values()) {
+    const key = keyOf({ width, height, turns });
+    kinds.set(key, { width, height, turns, count: (kinds.get(key)?.count ?? 0) + 1 });
+  }
+  const keys = [...kinds.keys()];
+  const known = sheets.map(({ placements }) => {
+    const lying = placements.map(({ id }) => keyOf(bounded.get(id) as Omit<BoundItem, 'count'>));
+    return keys.map((key) => lying.filter((each) => each === key).length);
+  });
+  return tooFew([...kinds.values()], room, sheets.length - 1, known, choose.solve, choose.proving);
+};
 
 /** Lays cut items on sheets.
  *  Shape: n items → k sheets, each item that fits placed exactly once; the order of items does not matter. With a count of tries behind
@@ -163,7 +186,13 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   }
   if (!best) return nothing;
   const { plan } = best.attempt;
-  const layout = laid(plan, best.packed);
+  let layout = laid(plan, best.packed);
+  const [only] = packKinds;
+  const shown = new Map(placeable.map((item, index) => [item.id, bounded[index] as ReturnType<typeof boundItem>]));
+  if (!layout.proven && only && packKinds.length === 1 && noFewer(layout.sheets, shown, only, search)) {
+    bound = { sheets: layout.sheets.length, cost: best.cost, price: layout.price ?? 0 };
+    layout = asLayout(layout.sheets, plan);
+  }
   if (rules.mode === 'straight' || layout.proven || groups.length > 0 || placeable.every(({ outline }) => !outline)) return layout;
   return asLayout(
     nested(layout.sheets, plan, search, (sheets) => search.better?.(asLayout(sheets, plan))),

@@ -90,6 +90,15 @@ export type PlotReply = {
 
 export type TrialReply = { readonly problem: string } | { readonly size: ReadPlot['size']; readonly unit: string; readonly trial: Trial };
 
+/** Seconds left of so many, counted from when they are asked for first. */
+const secondsLeft = (seconds: number): (() => number) => {
+  let began: number | undefined;
+  return () => {
+    began ??= performance.now();
+    return seconds - (performance.now() - began) / 1000;
+  };
+};
+
 /** Tones on the screen have dots of this edge, in µm: a hundred to the inch. */
 const SCREEN_PIXEL = 254;
 
@@ -125,7 +134,7 @@ const work = {
   ): Promise<SearchReply> => {
     const derived = deriveAnew(document);
     const solve = await solver();
-    const choose = solve && { solve, seconds: 1 };
+    const choose = solve && { solve, seconds: 1, proving: secondsLeft(5) };
     const layouts = layOutSet(document, derived, searched, () => searchOf(choose), onBetter);
     return { layouts, sticks: planSticks(document, derived, sticks, solve), findings: cuttingFindings(document, derived, layouts) };
   },

@@ -16,8 +16,9 @@ export type Effort = {
   /** Tries towards one goal before the next is taken up. */
   readonly tries: number;
   readonly better?: (sheets: readonly PackedSheet[]) => void;
-  /** Chooses among the sheets that the search met, when it has not met the bound; `seconds` are allowed. */
-  readonly choose?: { readonly solve: Solver; readonly seconds: number };
+  /** Chooses among the sheets that the search met, when it has not met the bound; `seconds` are allowed. When that has not met it either,
+   *  one looks for a proof that nothing less would do, as long as `proving` says that seconds are left. */
+  readonly choose?: { readonly solve: Solver; readonly seconds: number; readonly proving?: () => number };
 };
 
 export const costOf = (sheets: readonly { readonly kind: number }[], kinds: readonly Kind[]): number =>

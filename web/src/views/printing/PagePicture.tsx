@@ -1,3 +1,4 @@
+import pLimit from 'p-limit';
 import { useEffect, useRef, useState } from 'react';
 import { onScreenThere, pictureThere, Stopped } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
@@ -11,6 +12,9 @@ type Props = {
   readonly size: { readonly width: number; readonly height: number };
   readonly className?: string;
 };
+
+/** Two pages at a time, in their order: while one is painted the next is written, and the first is there soonest. */
+const inLine = pLimit(2);
 
 /** True once an element has come near the window. */
 const useNear = (element: React.RefObject<Element | null>): boolean => {
@@ -35,6 +39,7 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
     if (!near) return undefined;
     let current = true;
     const show = async () => {
+      if (!current) return;
       const bytes = await onScreenThere(made, index);
       if (!bytes || !current || !canvas.current) return;
       const width = Math.round(canvas.current.clientWidth * Math.min(2, window.devicePixelRatio) * 1.2);
@@ -46,7 +51,7 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
     };
     // Whoever writes pages may have been stopped for the sake of another: then this one is asked for again.
     const insist = (): Promise<void> =>
-      show().catch((problem: unknown) => {
+      inLine(show).catch((problem: unknown) => {
         if (!current) return undefined;
         return problem instanceof Stopped ? insist() : setState('failed');
       });
