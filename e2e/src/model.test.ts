@@ -66,7 +66,11 @@ it('is dressed where it is touched: a face, then all of its kind', async () => {
     for (let tries = 0; tries < 60; tries += 1) {
       await page.mouse.click(box.x + box.width * (0.2 + 0.05 * (tries % 4)), box.y + box.height * (0.4 + 0.1 * (tries % 3)));
       await new Promise((later) => setTimeout(later, 300));
-      if ((await count()) > before) return;
+      if ((await count()) > before) {
+        // What was touched was seen at once, before anything was worked out.
+        expect(await canvas?.evaluate((each) => each.dataset['foretold'])).toMatch(/^\d+$/);
+        return;
+      }
     }
     throw new Error('nothing was hit');
   };

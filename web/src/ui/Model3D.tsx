@@ -242,6 +242,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
         if (!seen || !current.model) return onTouch(hit.part, hit.at);
         foretell(current.model, hit.part, hit.normal, hit.point, seen);
         draw(current);
+        event.currentTarget.dataset['foretold'] = String(hit.part);
         afterPaint(() => onTouch(hit.part, hit.at));
       }}
       onKeyDown={(event) => {
