@@ -42,11 +42,11 @@ export type SignArt = {
 export const SIGN_FACES = ['text', 'name', 'hand'] as const;
 export type SignFace = (typeof SIGN_FACES)[number];
 
-/** Where paper and film come from: the maker's printer; sheets of one size; a roll of one width. How many sheets, or how much of the roll,
+/** Where paper and film come from: the maker's printer, on one side or on both, for a sign that hangs; sheets of one size; a roll of one width. How many sheets, or how much of the roll,
  *  lie there, and what one sheet or a metre costs, where that is known. What is larger is laid in strips, edge to edge, or with a trim so wide
  *  over every seam. */
 export type Supply =
-  | { readonly kind: 'printed'; readonly on: PrintStock }
+  | { readonly kind: 'printed'; readonly on: PrintStock; readonly both: boolean }
   | ({ readonly kind: 'sheets'; readonly width: DollUm; readonly height: DollUm; readonly atHand: number } & Bought)
   | ({ readonly kind: 'roll'; readonly width: DollUm; readonly atHand: DollUm } & Bought);
 
@@ -163,7 +163,11 @@ const artSchema: z.ZodType<Art> = z.discriminatedUnion('kind', [
 ]);
 
 const supplySchema: z.ZodType<Supply> = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('printed'), on: z.enum(PRINT_STOCK_NAMES as [PrintStock, ...PrintStock[]]).default('plain') }),
+  z.strictObject({
+    kind: z.literal('printed'),
+    on: z.enum(PRINT_STOCK_NAMES as [PrintStock, ...PrintStock[]]).default('plain'),
+    both: z.boolean().default(false),
+  }),
   z.strictObject({
     kind: z.literal('sheets'),
     width: side.default(CRAFT_SHEET),

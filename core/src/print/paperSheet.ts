@@ -30,6 +30,8 @@ export type PaperSheet = {
   readonly paper: Paper;
   readonly look: Look;
   readonly on: PrintStock;
+  /** Printed from behind too. */
+  readonly both?: boolean;
 };
 
 /** The pattern goes on this far beyond the cut, so that no white shows where scissors stray. */
@@ -154,6 +156,16 @@ export const plainDrawing = (sheet: PaperSheet): Drawing => {
   };
 };
 
+/** The art of a paper as it stands on its back: it reads the same there, in register with the front, when the paper is turned over like a leaf. */
+const artBehind = ({ paper, look }: PaperSheet, width: number, box: Rect): readonly Mark[] => {
+  const { art, fit } = paper;
+  const middle: Point = [(fit.x0 + fit.x1) / 2, (fit.y0 + fit.y1) / 2];
+  const [x, y] = moveBy(inverse(art), middle);
+  const turn = { cos: art.cos, sin: -art.sin, dx: 0, dy: 0 };
+  const [dx, dy] = moveBy(turn, [width - x, y]);
+  return artMarks({ ...paper, art: { ...turn, dx: middle[0] - dx, dy: middle[1] - dy } }, look, box);
+};
+
 /** A paper as a drawing. Shape: a paper at the origin → a drawing as wide, and higher by the room for its name. */
 export const drawPaper = (sheet: PaperSheet): Drawing => {
   const { paper, look } = sheet;
@@ -174,5 +186,9 @@ export const drawPaper = (sheet: PaperSheet): Drawing => {
     anchor: 'start',
     angle: 0,
   };
-  return { ...plainDrawing(sheet), marks: [...moved(marks, 0, NAME_ROOM), called] };
+  const drawing = { ...plainDrawing(sheet), marks: [...moved(marks, 0, NAME_ROOM), called] };
+  if (!sheet.both) return drawing;
+  const clip = ringsOf(inked).map((ring) => ring.map(([x, y]): Point => [width - x, y]));
+  const back: readonly Mark[] = [{ kind: 'group', clip, marks: artBehind(sheet, width, box) }];
+  return { ...drawing, back: moved(back, 0, NAME_ROOM) };
 };

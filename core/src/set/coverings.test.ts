@@ -3,6 +3,7 @@ import { type Finish, finishSchema, lookOf, type Paper, sizeOfPaper, USUAL_TRIM 
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { writePdf } from '../pdf/index.ts';
 import { readPdf, shippedFonts } from '../pdf/readPdf.testing.ts';
+import type { Page } from '../print/index.ts';
 import { areaOf } from '../shape/index.ts';
 import {
   applyEdit,
@@ -224,6 +225,15 @@ describe('findings', () => {
   });
 });
 
+/** All words that stand on pages, also within groups. */
+const wordsOn = (pages: readonly Page[]) =>
+  pages
+    .flatMap(({ marks }) => marks)
+    .flatMap(function inside(mark): (typeof mark)[] {
+      return mark.kind === 'group' ? mark.marks.flatMap(inside) : [mark];
+    })
+    .flatMap((mark) => (mark.kind === 'words' ? [mark] : []));
+
 describe('pictures and signs', () => {
   const picture = (width: number, change: object = {}) => ({
     id: 'p',
@@ -231,8 +241,8 @@ describe('pictures and signs', () => {
     edges: 'raw',
     art: { kind: 'picture', picture: { id: 'b'.repeat(64), width, height: width, name: 'view.jpg' }, ...change },
   });
-  const onBack = (finish: object) =>
-    setOf([finish], [{ ...bookcase, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'p' }] } }]);
+  const onBack = (finish: object, height = bookcase.height) =>
+    setOf([finish], [{ ...bookcase, height, dress: { wears: [{ at: { kind: 'role', role: 'back' }, finish: 'p' }] } }]);
   const about = (document: SetDocument) => {
     const { findings, derived } = followed(document);
     const coarse = findings.find(({ code }) => code === 'picture-too-coarse');
@@ -271,18 +281,50 @@ describe('pictures and signs', () => {
     };
     const document = onBack(sign);
     const pages = pagesOf(document, derive(document), { pieces: null, what: 'coverings' });
-    const marks = pages
-      .flatMap((page) => page.marks)
-      .flatMap(function inside(mark): (typeof mark)[] {
-        return mark.kind === 'group' ? mark.marks.flatMap(inside) : [mark];
-      });
-    const words = marks.find((mark) => mark.kind === 'words');
-    if (words?.kind !== 'words') throw new Error('no words');
+    const [words] = wordsOn(pages);
+    if (!words) throw new Error('no words');
     // 600 × 300 mm at 1 : 6 is 100 × 50 mm; the border and its air take 4 × 2.5 % of the height on every side.
     expect([words.width, words.height]).toEqual([expect.closeTo(90_000, 0), expect.closeTo(40_000, 0)]);
     const bytes = await writePdf(pages, shippedFonts(), 'x');
     const texts = (await readPdf(bytes)).flatMap((page) => page.texts);
     expect(texts).toEqual(expect.arrayContaining(['Stamps 2', 'Letters by night boat 5']));
+  });
+
+  it.each(['long', 'short', 'one'] as const)('a sign that hangs is printed on both sides, in register (%s edge)', (sides) => {
+    const sign = {
+      id: 'p',
+      edges: 'raw',
+      supply: { kind: 'printed', on: 'card', both: true },
+      art: {
+        kind: 'sign',
+        words: 'OPEN\nuntil the night boat',
+        align: 'left',
+        ink: 'walnut',
+        ground: 'chalk',
+        width: '500 mm',
+        height: '200 mm',
+      },
+    };
+    const set = onBack(sign, '1200 mm');
+    const document = { ...set, printing: { ...set.printing, sides } };
+    const pages = pagesOf(document, derive(document), { pieces: null, what: 'coverings' });
+    expect(pages).toHaveLength(2);
+    const [front, back] = pages.map((page) => wordsOn([page])[0]);
+    if (!front || !back) throw new Error('no words');
+    expect([back.lines, back.width, back.height]).toEqual([front.lines, front.width, front.height]);
+    const middle = ({ matrix: [a, b, c, d, e, f], width, height }: typeof front): readonly [number, number] => [
+      (a * width + c * height) / 2 + e,
+      (b * width + d * height) / 2 + f,
+    ];
+    const [[x, y], [u, v]] = [middle(front), middle(back)];
+    const { width, height } = pages[0] as { width: number; height: number };
+    // Turned over its long edge the sheet changes left and right, over its short edge top and bottom.
+    expect([u, v]).toEqual(
+      sides === 'short' ? [expect.closeTo(x, 3), expect.closeTo(height - y, 3)] : [expect.closeTo(width - x, 3), expect.closeTo(y, 3)],
+    );
+    // Letters run on as on the front, never mirrored.
+    const [a, b, c, d] = back.matrix;
+    expect(a * d - b * c).toBeCloseTo(1, 9);
   });
 
   it('are refused at the door for what they cannot be', () => {

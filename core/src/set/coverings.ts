@@ -127,7 +127,7 @@ export const printedPapers = (
       const finish = finishes.get(paper.wear.finish ?? '');
       const look = finish && looks.get(finish.id);
       if (!look || finish.supply.kind !== 'printed' || tooCoarse(paper, look)) return [];
-      return [{ ...paperName(paper, covering, made), paper, look, on: finish.supply.on }];
+      return [{ ...paperName(paper, covering, made), paper, look, on: finish.supply.on, both: finish.supply.both }];
     });
   });
 };

@@ -42,9 +42,25 @@ export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wante
   const bought = document.finishes.filter(({ id, supply, how }) => how !== 'paint' && supply.kind !== 'printed' && wears(mine, id));
   const needs = bought.length === 0 ? [] : paperNeeds({ ...document, finishes: bought }, derived, mine);
   const onBoard = imposed(templates, printing, `${name} · templates`);
-  const covers = imposed(drawn, { ...printing, sides: 'one' }, `${name} · coverings`);
-  const pages = [...onBoard.pages, ...covers.pages, ...planPages(paperPlans(document, needs), printing, name, 'papers to cut')];
-  const printed = { document, drawings: [...templates, ...drawn], pages, least: onBoard.least + covers.least };
+  // What is printed on both sides keeps to pages of its own; a printer that is told to print one side is given them one after the other.
+  const sides = printing.sides === 'one' ? 'long' : printing.sides;
+  const covers = imposed(
+    drawn.filter(({ back }) => !back),
+    { ...printing, sides: 'one' },
+    `${name} · coverings`,
+  );
+  const leaves = imposed(
+    drawn.filter(({ back }) => back),
+    { ...printing, sides },
+    `${name} · coverings, both sides`,
+  );
+  const pages = [
+    ...onBoard.pages,
+    ...covers.pages,
+    ...leaves.pages,
+    ...planPages(paperPlans(document, needs), printing, name, 'papers to cut'),
+  ];
+  const printed = { document, drawings: [...templates, ...drawn], pages, least: onBoard.least + covers.least + leaves.least };
   return { pages, findings: printFindings(printed) };
 };
 

@@ -1,7 +1,7 @@
 import { type Finish, USUAL_TRIM, usualSupply } from '@parlor/core/cover';
 import { type DollUm, dollUm, UM } from '@parlor/core/measure';
 import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
-import { Choice, NumberField, SizeField } from '../../ui/index.ts';
+import { Check, Choice, NumberField, SizeField } from '../../ui/index.ts';
 import type { Change } from './dressing.ts';
 
 const SUPPLY = [
@@ -68,6 +68,11 @@ export const SupplyFields = ({ finish, change }: { readonly finish: Finish; read
       <Choice label="It comes from" value={supply.kind} options={SUPPLY} onChange={(kind) => put(usualSupply(kind))} />
       {supply.kind === 'printed' && (
         <Choice label="Printed on" value={supply.on} options={STOCKS} onChange={(on) => put({ ...supply, on })} />
+      )}
+      {supply.kind === 'printed' && (finish.art.kind === 'sign' || finish.art.kind === 'picture') && (
+        <Check checked={supply.both} onChange={(both) => put({ ...supply, both })}>
+          on both sides, for what hangs and is seen from behind
+        </Check>
       )}
       {supply.kind === 'sheets' && (
         <div className="grid grid-cols-4 gap-3">
