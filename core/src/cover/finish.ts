@@ -139,13 +139,16 @@ const pictureArt = z
 
 const LINES = 40;
 
+/** Words line by line, as they are printed. */
+export const wordsField = z
+  .string()
+  .max(600)
+  .refine((text) => text.split('\n').length <= LINES, `At most ${LINES} lines.`)
+  .refine((text) => !/[\p{Cc}\p{Cs}]/u.test(text.replaceAll('\n', '')), 'There is a sign in these words that cannot be written.');
+
 const signArt = z.strictObject({
   kind: z.literal('sign'),
-  words: z
-    .string()
-    .max(600)
-    .refine((text) => text.split('\n').length <= LINES, `At most ${LINES} lines.`)
-    .refine((text) => !/[\p{Cc}\p{Cs}]/u.test(text.replaceAll('\n', '')), 'There is a sign in these words that cannot be written.'),
+  words: wordsField,
   face: z.enum(SIGN_FACES).default('text'),
   align: z.enum(['left', 'middle']).default('middle'),
   ink: textField(60, 1),

@@ -1,3 +1,4 @@
+export { type Booklet, bookletSchema, leavesOf } from './booklet.ts';
 export { type Covering, coverPiece, type Paint, wornOn } from './cover.ts';
 export { type Dress, dressSchema, RUNS, type Runs, sameAt, UNDRESSED, type Wear, type WornAt, withWear } from './dress.ts';
 export { artOn, fitOn } from './dressed.ts';
@@ -21,6 +22,7 @@ export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';
 export {
   contrastOf,
   fillsOf,
+  inkColour,
   inkOf,
   type Look,
   lookOf,

@@ -34,14 +34,16 @@ export type SignLook = {
 /** What is seen where a swatch is gone. */
 const NO_COLOUR = '#cfc9c0';
 
-const colourOf = (palette: readonly Swatch[], id: string): string => palette.find((swatch) => swatch.id === id)?.colour ?? NO_COLOUR;
+/** The colour that a swatch of the palette has. */
+export const inkColour = (palette: readonly Swatch[], id: string): string =>
+  palette.find((swatch) => swatch.id === id)?.colour ?? NO_COLOUR;
 
 /** An art at the scale of its set. Real sizes are brought down as they are: a course of 75 mm at 1:12 is 6250 µm, and the hundredth lies
  *  exactly a hundred courses up. */
 export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Scale): Look => {
   switch (art.kind) {
     case 'plain':
-      return { kind: 'plain', colour: colourOf(palette, art.ink) };
+      return { kind: 'plain', colour: inkColour(palette, art.ink) };
     case 'pattern': {
       const pattern = PATTERNS[art.pattern];
       const sizes = Object.fromEntries(
@@ -49,7 +51,7 @@ export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Sca
       );
       const colours = pattern.inks.map(({ usual }, index) => {
         const ink = art.inks[index];
-        return ink == null ? usual : colourOf(palette, ink);
+        return ink == null ? usual : inkColour(palette, ink);
       });
       return { kind: 'pattern', pattern: art.pattern, sizes, colours, seed: art.seed };
     }
@@ -63,8 +65,8 @@ export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Sca
       return {
         ...rest,
         lines: words.split('\n'),
-        ink: colourOf(palette, ink),
-        ground: colourOf(palette, ground),
+        ink: inkColour(palette, ink),
+        ground: inkColour(palette, ground),
         width: size(width),
         height: size(height),
       };

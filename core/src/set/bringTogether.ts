@@ -82,6 +82,7 @@ export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (k
     boards: withNeededBoards(boards.length > 0 ? boards : theirs.boards, pieces, [...theirs.boards, ...mine.boards]),
     palette: setting('palette'),
     finishes: setting('finishes'),
+    booklets: setting('booklets'),
     cutting: setting('cutting'),
     printing: setting('printing'),
     pieces,

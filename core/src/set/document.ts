@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FIRST_PALETTE, type Finish, finishSchema, type Swatch, swatchSchema } from '../cover/index.ts';
+import { type Booklet, bookletSchema, FIRST_PALETTE, type Finish, finishSchema, type Swatch, swatchSchema } from '../cover/index.ts';
 import type { Wishes } from '../cut/index.ts';
 import { type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
@@ -86,6 +86,8 @@ export type SetDocument = {
   /** The colours of the set, and the tray of finishes that its pieces wear. */
   readonly palette: readonly Swatch[];
   readonly finishes: readonly Finish[];
+  /** What is printed to be folded and read. */
+  readonly booklets: readonly Booklet[];
   readonly cutting: Cutting;
   readonly printing: {
     readonly paper: PaperName;
@@ -208,6 +210,7 @@ const shape = z.strictObject({
     .max(60)
     .default([...FIRST_PALETTE]),
   finishes: z.array(finishSchema).max(100).default([]),
+  booklets: z.array(bookletSchema).max(40).default([]),
   cutting: z
     .strictObject({
       gap: dollField({ min: 0, max: 10 * UM.mm }).default(dollUm(0)),
@@ -281,6 +284,7 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
   for (const index of doubles(found.palette.map(({ id }) => id))) issue(['palette', index, 'id'], 'Another colour has this id.');
   for (const index of doubles(found.finishes.map(({ id }) => id))) issue(['finishes', index, 'id'], 'Another finish has this id.');
+  for (const index of doubles(found.booklets.map(({ id }) => id))) issue(['booklets', index, 'id'], 'Another booklet has this id.');
   for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
   const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);

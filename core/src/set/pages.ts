@@ -1,6 +1,17 @@
 // From a set to the pages that leave the printer.
-import type { Covering } from '../cover/index.ts';
-import { type Drawing, drawPaper, drawTemplate, impose, imposed, type Page, type PaperSheet, planPages } from '../print/index.ts';
+import { type Covering, inkColour } from '../cover/index.ts';
+import {
+  bookletLeaves,
+  type Drawing,
+  drawPaper,
+  drawTemplate,
+  impose,
+  imposed,
+  type Page,
+  type PaperSheet,
+  type PrintedBooklet,
+  planPages,
+} from '../print/index.ts';
 import { type DerivedCovering, deriveCoverings, printedPapers } from './coverings.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
@@ -22,10 +33,23 @@ export const drawingsOf = (
   derived: DerivedSet,
   wanted: Wanted,
   coverings: readonly DerivedCovering[],
-): { readonly templates: readonly Drawing[]; readonly papers: readonly PaperSheet[] } => ({
+): { readonly templates: readonly Drawing[]; readonly papers: readonly PaperSheet[]; readonly leaves: readonly Drawing[] } => ({
   templates: wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted).map(drawTemplate),
   papers: wanted.what === 'templates' ? [] : printedPapers(document, derived, coverings, wanted.pieces),
+  // Booklets are of the set and of no piece.
+  leaves: wanted.what === 'templates' || wanted.pieces !== null ? [] : printedBooklets(document, derived).flatMap(bookletLeaves),
 });
+
+/** The set's booklets at doll size; book 1, book 2 … are what their pages are found by. */
+const printedBooklets = ({ booklets, palette }: SetDocument, { scale }: DerivedSet): readonly PrintedBooklet[] =>
+  booklets.map(({ width, height, ink, ground, ...rest }, index) => ({
+    ...rest,
+    tag: `book ${index + 1}`,
+    width: Math.round((width * scale.doll) / scale.real),
+    height: Math.round((height * scale.doll) / scale.real),
+    ink: inkColour(palette, ink),
+    ground: inkColour(palette, ground),
+  }));
 
 /** The pages of a set's templates, ready to be drawn or written. */
 export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Page[] =>
@@ -35,8 +59,8 @@ export const templatePages = (document: SetDocument, derived: DerivedSet, wanted
  *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
 export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wanted, known: readonly DerivedCovering[] = []): MadeUp => {
   const coverings = wanted.what === 'templates' ? [] : deriveCoverings(document, derived, known);
-  const { templates, papers } = drawingsOf(document, derived, wanted, coverings);
-  const drawn = papers.map(drawPaper);
+  const { templates, papers, leaves: folded } = drawingsOf(document, derived, wanted, coverings);
+  const drawn = [...papers.map(drawPaper), ...folded];
   const { printing, name } = document;
   const mine = coverings.filter(({ id }) => wanted.pieces === null || wanted.pieces.includes(id));
   const bought = document.finishes.filter(({ id, supply, how }) => how !== 'paint' && supply.kind !== 'printed' && wears(mine, id));

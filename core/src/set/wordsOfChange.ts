@@ -9,7 +9,7 @@ import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
-export const SETTINGS = ['name', 'about', 'units', 'doll', 'palette', 'finishes', 'cutting', 'printing'] as const;
+export const SETTINGS = ['name', 'about', 'units', 'doll', 'palette', 'finishes', 'booklets', 'cutting', 'printing'] as const;
 export type Setting = (typeof SETTINGS)[number];
 
 type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
@@ -89,6 +89,8 @@ export const changeOfSetting = (
       return { title: 'The palette', words: orElse(itemChanges(before.palette, after.palette), 'its order') };
     case 'finishes':
       return { title: 'The swatch tray', words: orElse(itemChanges(before.finishes, after.finishes), 'its order') };
+    case 'booklets':
+      return { title: 'Booklets', words: orElse(itemChanges(before.booklets, after.booklets), 'their order') };
     case 'cutting':
       return {
         title: 'Cutting',

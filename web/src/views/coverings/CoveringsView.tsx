@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { useCovering, useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
 import { Choice, PieceTickets, Spread } from '../../ui/index.ts';
+import { Booklets } from './Booklets.tsx';
 import { atWords, SCOPES, type Scope, wearEdit } from './dressing.ts';
 import { FinishCard } from './FinishCard.tsx';
 import { Follows } from './Follows.tsx';
@@ -92,6 +93,7 @@ export const CoveringsView = () => {
           )}
           {piece && made && <WornList key={piece.id} piece={piece} made={made} />}
           <Palette />
+          <Booklets />
         </div>
       }
       right={

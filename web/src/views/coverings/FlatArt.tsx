@@ -113,20 +113,28 @@ export const PictureFields = ({ finish, art, change }: { readonly finish: Finish
 };
 
 const FACE_WORDS: Readonly<Record<SignFace, string>> = { text: 'plain', name: 'shop front', hand: 'by hand' };
-const FACES = SIGN_FACES.map((value) => ({ value, label: FACE_WORDS[value] }));
-const ALIGN = [
+export const FACES = SIGN_FACES.map((value) => ({ value, label: FACE_WORDS[value] }));
+export const ALIGN = [
   { value: 'middle', label: 'in the middle' },
   { value: 'left', label: 'from the left' },
 ] as const;
 
 /** Words as they are typed, line by line; written when they are left. */
-const WordsField = ({ value, onChange }: { readonly value: string; readonly onChange: (words: string) => void }) => {
+export const WordsField = ({
+  label = 'Words, line by line',
+  value,
+  onChange,
+}: {
+  readonly label?: string;
+  readonly value: string;
+  readonly onChange: (words: string) => void;
+}) => {
   const id = useId();
   const [text, setText] = useState<string | null>(null);
   return (
     <div>
       <label htmlFor={id} className="text-small text-graphite">
-        Words, line by line
+        {label}
       </label>
       <textarea
         id={id}

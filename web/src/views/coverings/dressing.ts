@@ -86,7 +86,7 @@ export const pictureArt = (kept: KeptPicture, name: string): Art => ({
 });
 
 /** The lightest colour of a palette, and the one that is read best on it. */
-const readable = (palette: SetDocument['palette']): { readonly ink: string; readonly ground: string } => {
+export const readable = (palette: SetDocument['palette']): { readonly ink: string; readonly ground: string } => {
   const by = (score: (colour: string) => number) =>
     palette.reduce((best, each) => (score(each.colour) > score(best.colour) ? each : best), palette[0] ?? { id: '', colour: '#ffffff' });
   const ground = by((colour) => contrastOf(colour, '#000000'));

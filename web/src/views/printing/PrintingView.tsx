@@ -24,6 +24,9 @@ const WHAT = [
   { value: 'all', label: 'everything' },
 ] as const;
 
+/** What the address asks for; templates when it asks for nothing. */
+const whatIs = (asked: string | null): Wanted['what'] => WHAT.find(({ value }) => value === asked)?.value ?? 'templates';
+
 const SIDE_WORDS: Readonly<Record<Sides, string>> = { one: 'one', long: 'both, long edge', short: 'both, short edge' };
 const SIDE_OPTIONS = SIDES.map((value) => ({ value, label: SIDE_WORDS[value] }));
 
@@ -213,7 +216,7 @@ const Pages = ({
 export const PrintingView = () => {
   const document = useSet();
   const [search] = useSearchParams();
-  const [wanted, setWanted] = useState<Wanted>({ pieces: null, what: 'templates' });
+  const [wanted, setWanted] = useState<Wanted>({ pieces: null, what: whatIs(search.get('print')) });
   const [again, setAgain] = useState(0);
   const made = usePages(document, wanted, again);
   const number = made !== null && typeof made !== 'string' ? made.made : 0;
