@@ -74,7 +74,8 @@ export const AgainstDoll = ({ look }: { readonly look: Look }) => {
         role="img"
         aria-label="The swatch behind the doll, at one scale"
       >
-        <Figure heightUm={doll.height} x={wide * 0.5} floor={high} />
+        {/* She stands beside what is to be read. */}
+        <Figure heightUm={doll.height} x={wide * (look.kind === 'sign' ? 0.2 : 0.5)} floor={high} />
       </svg>
     </figure>
   );
