@@ -86,7 +86,6 @@ export type SetDocument = {
   /** The colours of the set, and the tray of finishes that its pieces wear. */
   readonly palette: readonly Swatch[];
   readonly finishes: readonly Finish[];
-  /** What is printed to be folded and read. */
   readonly booklets: readonly Booklet[];
   readonly cutting: Cutting;
   readonly printing: {
@@ -279,13 +278,12 @@ const fillIn = (found: Shape): SetDocument => {
 const doubles = (values: readonly (string | number | undefined)[]): readonly number[] =>
   values.flatMap((value, index) => (value !== undefined && values.indexOf(value) !== index ? [index] : []));
 
+const NAMED = { boards: 'board', palette: 'colour', finishes: 'finish', booklets: 'booklet', pieces: 'piece' } as const;
+
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
-  for (const index of doubles(found.boards.map(({ id }) => id))) issue(['boards', index, 'id'], 'Another board has this id.');
-  for (const index of doubles(found.palette.map(({ id }) => id))) issue(['palette', index, 'id'], 'Another colour has this id.');
-  for (const index of doubles(found.finishes.map(({ id }) => id))) issue(['finishes', index, 'id'], 'Another finish has this id.');
-  for (const index of doubles(found.booklets.map(({ id }) => id))) issue(['booklets', index, 'id'], 'Another booklet has this id.');
-  for (const index of doubles(found.pieces.map(({ id }) => id))) issue(['pieces', index, 'id'], 'Another piece has this id.');
+  for (const [list, word] of Object.entries(NAMED) as [keyof typeof NAMED, string][])
+    for (const index of doubles(found[list].map(({ id }) => id))) issue([list, index, 'id'], `Another ${word} has this id.`);
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
   const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
   if (parts > MOST_PARTS) issue(['pieces'], `These pieces have about ${parts} parts; ${MOST_PARTS} are the most in one set.`);
