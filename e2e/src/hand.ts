@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 
 /** A page behind another one draws no frames, so it is asked by the clock. */
-const WAIT = { timeout: 25_000, polling: 100 };
+const WAIT = { timeout: 30_000, polling: 100 };
 
 /** Goes to a view; one that is open turns to it, which is what its links do and takes a tenth of the time. */
 export const turnTo = async (page: Page, address: string, path: string): Promise<void> => {
@@ -28,7 +28,7 @@ export const hand = (page: Page, address: string) => {
     /** To another view as its links lead there, without opening the application anew when it is open. */
     go: (path: string): Promise<void> => turnTo(page, address, path),
     see: async (selector: string): Promise<void> => {
-      await page.waitForSelector(selector, { timeout: 12_000 });
+      await page.waitForSelector(selector, { timeout: 30_000 });
     },
     /** Waits until the text of what the selector finds matches. */
     reads: async (selector: string, text: RegExp): Promise<void> => {
@@ -71,7 +71,7 @@ export const hand = (page: Page, address: string) => {
       await page.keyboard.press('Enter');
     },
     press: async (name: string): Promise<void> => {
-      await page.locator(`::-p-aria(${name})`).setTimeout(12_000).click();
+      await page.locator(`::-p-aria(${name})`).setTimeout(30_000).click();
     },
     /** Presses something the very moment it is there. */
     catch: async (selector: string): Promise<void> => {
@@ -86,10 +86,10 @@ export const hand = (page: Page, address: string) => {
       );
     },
     choose: async (selector: string): Promise<void> => {
-      await page.locator(selector).setTimeout(12_000).click();
+      await page.locator(selector).setTimeout(30_000).click();
     },
     saved: async (): Promise<void> => {
-      await page.waitForSelector('[data-save="saved"]', { timeout: 12_000 });
+      await page.waitForSelector('[data-save="saved"]', { timeout: 30_000 });
     },
   };
 };

@@ -79,3 +79,11 @@ const lens = {
 
 export type Lens = typeof lens;
 expose(lens);
+
+/** A page of nothing, to have the library ready when the first real one comes. */
+const NOTHING = `%PDF-1.4
+1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj
+2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj
+3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 9 9]>>endobj
+trailer<</Root 1 0 R>>`;
+void paint(new TextEncoder().encode(NOTHING), 1, 9).catch(() => undefined);
