@@ -45,6 +45,19 @@ const hire = (when: 'now' | 'when needed') => {
   };
 };
 
+/** Of what is asked for while an answer is worked out only the last is worked out next; who asked before that has gone on, and hears that it was
+ *  stopped. */
+const newestOnly = <A, T>(ask: (about: A) => Promise<T>): ((about: A) => Promise<T>) => {
+  let newest: A | undefined;
+  let turn: Promise<unknown> = Promise.resolve();
+  return (about) => {
+    newest = about;
+    const answer = turn.then(() => (newest === about ? ask(about) : Promise.reject(new Stopped())));
+    turn = answer.catch(() => undefined);
+    return answer;
+  };
+};
+
 const workshop = hire('now');
 /** Boards of a large set take most of a second; a worker of their own keeps that from the drawing board. */
 const cuttingRoom = hire('when needed');
@@ -106,7 +119,7 @@ export const coverThere = (document: SetDocument, pieceId: string): Promise<Deri
   workshop.ask((hand) => hand.cover(document, pieceId));
 
 /** What all coverings need; pages are counted for that, so it is asked of those who make them. */
-export const needsThere = (document: SetDocument): Promise<NeedsReply> => press.ask((hand) => hand.needs(document));
+export const needsThere = newestOnly((document: SetDocument): Promise<NeedsReply> => press.ask((hand) => hand.needs(document)));
 
 /** The smallest change of a piece's driving sizes that puts its cuts on the rule. */
 export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>
@@ -119,14 +132,19 @@ export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout
 export const boardPagesThere = (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.boardPages(document, layouts));
 
+type Asked = { readonly made: number; readonly document: SetDocument; readonly wanted: Wanted };
 /** The pages that were asked for last: who was stopped has forgotten them, and makes them up again. */
-let asked: { readonly made: number; readonly document: SetDocument; readonly wanted: Wanted } | undefined;
+let asked: Asked | undefined;
+
+const makeUpThere = newestOnly(
+  ({ made, document, wanted }: Asked): Promise<PagesReply> => press.ask((hand) => hand.pages(made, document, wanted)),
+);
 
 /** Makes up pages; they stay with whoever made them, to be written page by page. */
 export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<PagesReply> => {
   const made = (asked?.made ?? 0) + 1;
   asked = { made, document, wanted };
-  return press.ask((hand) => hand.pages(made, document, wanted));
+  return makeUpThere(asked);
 };
 
 let remaking: Promise<unknown> | undefined;
