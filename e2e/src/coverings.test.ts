@@ -194,7 +194,7 @@ it('the pages of the coverings are made up by themselves, and say so', async () 
 it('a booklet is written page by page, and printed on both sides of leaves that fold', async () => {
   await h.go('/sets/night-ferry-hall/coverings');
   await h.choose('[data-booklet="night-boat timetable"] summary');
-  await h.reads('[data-booklet="night-boat timetable"]', /50\.0 × 70\.0 mm at doll size · one leaf/);
+  await h.reads('[data-booklet="night-boat timetable"]', /5 cm × 7 cm at doll size · one leaf/);
   await h.press('a page before the back');
   await h.reads('[data-booklet="night-boat timetable"]', /2 leaves laid into one another/);
   await h.press('Undo: a page more in night-boat timetable');

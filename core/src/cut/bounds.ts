@@ -140,20 +140,39 @@ const sizesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEf
 /** How hard to look: sizes may be raised first, which takes longer and sometimes shows one sheet more. */
 export type BoundEffort = 'quick' | 'thorough';
 
+type OneItem = Omit<BoundItem, 'count'>;
+
+/** What makes items one kind. */
+export const kindKey = ({ width, height, turns }: OneItem): string => `${width} ${height} ${turns}`;
+
+/** Items counted by their kind. */
+export const countedKinds = (items: readonly OneItem[]): ReadonlyMap<string, BoundItem> => {
+  const kinds = new Map<string, BoundItem>();
+  for (const { width, height, turns } of items) {
+    const key = kindKey({ width, height, turns });
+    kinds.set(key, { width, height, turns, count: (kinds.get(key)?.count ?? 0) + 1 });
+  }
+  return kinds;
+};
+
 /** A kind of sheet in a bound: its room, what one costs, and how many there are. */
 export type BoundKind = BoundSheet & { readonly cost: number; readonly count: number };
 
-/** For each pair of functions, what all items come to, and what one sheet of each kind can hold of it. The functions are maximal, so a smaller
- *  sheet holds no more than the value of its own sides. */
-export const sidesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort) => {
+/** The sizes of each kind, and the functions of them across and along. */
+const functionsOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort) => {
   const { width, height } = sizesOf(items, sheet, effort);
   const used = (sizes: Float64Array) => [...sizes].filter((_, index) => index < items.length || items[index - items.length]?.turns);
-  return {
-    across: families(sheet.width, used(width)).map((f) => Float64Array.from(width, f)),
-    along: families(sheet.height, used(height)).map((f) => Float64Array.from(height, f)),
-  };
+  return { width, height, across: families(sheet.width, used(width)), along: families(sheet.height, used(height)) };
 };
 
+/** What each function makes of the sides of each kind, as drawn and then turned; the sheet's own sides are 1. */
+export const sidesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort) => {
+  const { width, height, across, along } = functionsOf(items, sheet, effort);
+  return { across: across.map((f) => Float64Array.from(width, f)), along: along.map((f) => Float64Array.from(height, f)) };
+};
+
+/** For each pair of functions, what all items come to, and what one sheet of each kind can hold of it. The functions are maximal, so a smaller
+ *  sheet holds no more than the value of its own sides. */
 const measures = function* (
   items: readonly BoundItem[],
   kinds: readonly BoundSheet[],
@@ -161,17 +180,10 @@ const measures = function* (
 ): Generator<{ readonly total: number; readonly holds: readonly number[] }> {
   const sheet: BoundSheet = { width: Math.max(...kinds.map(({ width }) => width)), height: Math.max(...kinds.map(({ height }) => height)) };
   const alike = kinds.every(({ width, height }) => width === sheet.width && height === sheet.height);
-  const { width, height } = sizesOf(items, sheet, alike ? effort : 'quick');
-  const used = (sizes: Float64Array) => [...sizes].filter((_, index) => index < items.length || items[index - items.length]?.turns);
+  const found = functionsOf(items, sheet, alike ? effort : 'quick');
   const square = alike && sheet.width === sheet.height && items.every(({ turns, width: w, height: h }) => turns || w === h);
-  const across = families(sheet.width, used(width)).map((f) => ({
-    of: Float64Array.from(width, f),
-    holds: kinds.map((kind) => f(kind.width)),
-  }));
-  const along = families(sheet.height, used(height)).map((g) => ({
-    of: Float64Array.from(height, g),
-    holds: kinds.map((kind) => g(kind.height)),
-  }));
+  const across = found.across.map((f) => ({ of: Float64Array.from(found.width, f), holds: kinds.map((kind) => f(kind.width)) }));
+  const along = found.along.map((g) => ({ of: Float64Array.from(found.height, g), holds: kinds.map((kind) => g(kind.height)) }));
   const upright = items.map((item) => fitsIn(item.width, item.height, sheet));
   const turned = items.map((item) => item.turns && fitsIn(item.height, item.width, sheet));
   for (const f of across) {
@@ -262,11 +274,7 @@ export const leastCost = (
   prices: readonly number[],
   effort: BoundEffort,
 ): { readonly sheets: number; readonly cost: number; readonly price: number } => {
-  const grouped = new Map<string, BoundItem>();
-  for (const { width, height, turns } of items) {
-    const key = `${width} ${height} ${turns}`;
-    grouped.set(key, { width, height, turns, count: (grouped.get(key)?.count ?? 0) + 1 });
-  }
+  const grouped = countedKinds(items);
   const inMoney = kinds.map((kind, index) => ({ ...kind, cost: prices[index] as number }));
   let [sheets, cost, price] = [0, 0, 0];
   let sharpest: { readonly total: number; readonly holds: readonly number[] } | undefined;

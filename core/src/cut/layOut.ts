@@ -1,6 +1,6 @@
 // µm, doll size, origin at the sheet's lower left corner.
 import { blockOf, groupsOf } from './block.ts';
-import { type BoundItem, leastCost } from './bounds.ts';
+import { countedKinds, kindKey, leastCost } from './bounds.ts';
 import { type CutItem, type Lot, single } from './lots.ts';
 import { boundItem, nestFreely, sharings } from './nest/index.ts';
 import {
@@ -97,16 +97,10 @@ const noFewer = (
   { choose }: Search,
 ): boolean => {
   if (!choose?.proving) return false;
-  const kinds = new Map<string, BoundItem>();
-  const keyOf = ({ width, height, turns }: Omit<BoundItem, 'count'>) => `${width} ${height} ${turns}`;
-  for (const { width, height, turns } of bounded.values()) {
-    const key = keyOf({ width, height, turns });
-    kinds.set(key, { width, height, turns, count: (kinds.get(key)?.count ?? 0) + 1 });
-  }
-  const keys = [...kinds.keys()];
+  const kinds = countedKinds([...bounded.values()]);
   const known = sheets.map(({ placements }) => {
-    const lying = placements.map(({ id }) => keyOf(bounded.get(id) as Omit<BoundItem, 'count'>));
-    return keys.map((key) => lying.filter((each) => each === key).length);
+    const lying = placements.map(({ id }) => kindKey(bounded.get(id) as ReturnType<typeof boundItem>));
+    return [...kinds.keys()].map((key) => lying.filter((each) => each === key).length);
   });
   return tooFew([...kinds.values()], room, sheets.length - 1, known, choose.solve, choose.proving);
 };

@@ -1,6 +1,6 @@
 // µm, doll size. Shows that so many sheets are too few, where no single pair of dual feasible functions does. Each part is given a worth, such
-// that all are worth more than so many sheets could hold if none held more than a certain worth; then the solver is asked for one sheet that
-// holds as much, where each part lies in one way and every pair of functions holds at once. There is none: so many sheets are too few. There is
+// that all are worth more than so many sheets could hold if none held more than a certain worth; then one sheet is looked for that holds as
+// much, where each part lies in one way and every pair of functions holds at once. There is none: so many sheets are too few. There is
 // one: worth is shared out anew. Sources, recalled from memory: columns and worth, Gilmore & Gomory, "A linear programming approach to the
 // cutting stock problem" (1961); the bound before the last round, Farley, "A note on bounding a class of linear programming problems" (1990).
 import { seededRandom } from '../kit/index.ts';

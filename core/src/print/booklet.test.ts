@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Booklet, leavesOf } from '../cover/index.ts';
 import { derive, makeUp, readSet, type SetDocument } from '../set/index.ts';
-import { bookletLeaves, type Mark, type PrintedBooklet } from './index.ts';
+import { bookletLeaves, type Mark, type PrintedBooklet, wordsIn } from './index.ts';
 
 const BOOKLET: PrintedBooklet = {
   tag: 'b1',
@@ -16,9 +16,6 @@ const BOOKLET: PrintedBooklet = {
   ground: '#ffffff',
   on: 'card',
 };
-
-const wordsIn = (marks: readonly Mark[]): readonly Extract<Mark, { kind: 'words' }>[] =>
-  marks.flatMap((mark) => (mark.kind === 'words' ? [mark] : mark.kind === 'group' ? wordsIn(mark.marks) : []));
 
 describe('leaves of a booklet', () => {
   it('of eight pages: 8 and 1 outside, 2 and 7 behind them, then 6 and 3, 4 and 5 (common practice, no source)', () => {

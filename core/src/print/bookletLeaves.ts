@@ -1,7 +1,8 @@
 // µm on paper, doll size. The leaves of a booklet as drawings that are printed on both sides, its name below each.
 import { type Booklet, inkOf, leavesOf } from '../cover/index.ts';
 import { type Rect, type Ring, rectRing } from '../shape/index.ts';
-import { type Drawing, fitText, line, type Mark } from './page.ts';
+import { BLEED, NAME_ROOM, nameBelow, TICK } from './nameBelow.ts';
+import { type Drawing, line, type Mark } from './page.ts';
 import { moved } from './place.ts';
 
 /** A booklet at doll size, with its colours. */
@@ -13,12 +14,8 @@ export type PrintedBooklet = Pick<Booklet, 'name' | 'pages' | 'face' | 'align' |
   readonly ground: string;
 };
 
-const BLEED = 1_000;
-const NAME_ROOM = 4_200;
-const NAME_SIZE = 2_300;
 /** White round the words, as a share of the shorter side. */
 const AIR = 0.08;
-const TICK = 1_600;
 
 /** Two pages side by side on a ground that goes on beyond the cut. */
 const spread = (pages: readonly (number | null)[], booklet: PrintedBooklet): readonly Mark[] => {
@@ -51,14 +48,6 @@ export const bookletLeaves = (booklet: PrintedBooklet): readonly Drawing[] => {
   ];
   return leaves.map(({ outside, inside }, index): Drawing => {
     const called = `${name}, leaf ${index + 1} of ${leaves.length}, fold at the ticks`;
-    const label: Mark = {
-      kind: 'text',
-      text: fitText(called, NAME_SIZE, Math.max(2 * width, 12_000)),
-      at: [0, NAME_ROOM / 2 - 600],
-      size: NAME_SIZE,
-      anchor: 'start',
-      angle: 0,
-    };
     return {
       tag,
       name,
@@ -66,7 +55,7 @@ export const bookletLeaves = (booklet: PrintedBooklet): readonly Drawing[] => {
       width: 2 * width,
       height: height + NAME_ROOM,
       ink: 2 * width * height * inkOf(ground),
-      marks: [...moved([...spread(outside, booklet), line('cut', cut, true), ...ticks], 0, NAME_ROOM), label],
+      marks: [...moved([...spread(outside, booklet), line('cut', cut, true), ...ticks], 0, NAME_ROOM), nameBelow(called, 2 * width)],
       back: moved(spread(inside, booklet), 0, NAME_ROOM),
     };
   });

@@ -21,6 +21,7 @@ export {
   type TonesMark,
   textWidth,
   type WordsMark,
+  wordsIn,
 } from './page.ts';
 export { artMarks, drawPaper, type PaperSheet, plainDrawing, repeatsOf } from './paperSheet.ts';
 export { planPages } from './planPages.ts';

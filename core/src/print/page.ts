@@ -97,6 +97,10 @@ const LAYER_OF_LINE: Readonly<Record<LineStyle, PageLayer>> = {
   map: 'guide',
 };
 
+/** The words among marks, also within groups. */
+export const wordsIn = (marks: readonly Mark[]): readonly WordsMark[] =>
+  marks.flatMap((mark) => (mark.kind === 'words' ? [mark] : mark.kind === 'group' ? wordsIn(mark.marks) : []));
+
 /** The layer that a mark lies on. */
 export const layerOf = (mark: Mark): PageLayer =>
   mark.kind === 'line' ? LAYER_OF_LINE[mark.style] : mark.kind === 'text' ? 'text' : 'art';

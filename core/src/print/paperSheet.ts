@@ -20,7 +20,8 @@ import {
 } from '../cover/index.ts';
 import { areaOf, bounds, grown, merged, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
-import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
+import { BLEED, NAME_ROOM, nameBelow, nameFor, TICK } from './nameBelow.ts';
+import { type Drawing, line, type Mark, textWidth } from './page.ts';
 import { moved } from './place.ts';
 
 /** A paper with what it is called, what it looks like and what it is printed on. */
@@ -33,14 +34,6 @@ export type PaperSheet = {
   /** Printed from behind too. */
   readonly both?: boolean;
 };
-
-/** The pattern goes on this far beyond the cut, so that no white shows where scissors stray. */
-const BLEED = 1_000;
-/** Room for the name below. */
-const NAME_ROOM = 4_200;
-const NAME_SIZE = 2_300;
-/** Scores are shown by ticks at their ends: a dashed line would be seen on the finished edge. */
-const TICK = 1_600;
 
 const ringsOf = (regions: readonly Region[]): readonly Ring[] => regions.flatMap(({ outline, holes }) => [outline, ...holes]);
 
@@ -125,11 +118,13 @@ export const repeatsOf = ({ art }: Paper, look: Look): Drawing['repeats'] => {
   return undefined;
 };
 
-const nameOf = ({ tag, name, paper }: PaperSheet): string => fitText(`${tag} ${name}`, NAME_SIZE, Math.max(sizeOfPaper(paper).x1, 12_000));
+const nameOf = ({ tag, name }: PaperSheet): string => `${tag} ${name}`;
 
 /** What a paper and its name take up. */
 const outlineWithName = (sheet: PaperSheet): Region | undefined => {
-  const wide = Math.min(sizeOfPaper(sheet.paper).x1, textWidth(nameOf(sheet), NAME_SIZE));
+  const { x1: width } = sizeOfPaper(sheet.paper);
+  const { text, size } = nameFor(nameOf(sheet), width);
+  const wide = Math.min(width, textWidth(text, size));
   const raised = outlineOfPaper(sheet.paper).map((region) => movedRegion({ cos: 1, sin: 0, dx: 0, dy: NAME_ROOM }, region));
   const [whole, ...others] = merged([...raised, { outline: rectRing(0, 0, Math.round(wide), NAME_ROOM), holes: [] }]);
   return others.length === 0 ? whole : undefined;
@@ -178,15 +173,7 @@ export const drawPaper = (sheet: PaperSheet): Drawing => {
     ...ringsOf(outline).map((ring) => line('cut', ring, true)),
     ...paper.scores.flatMap(([a, b]) => [tick(a, b), tick(b, a)]),
   ];
-  const called: Mark = {
-    kind: 'text',
-    text: nameOf(sheet),
-    at: [0, NAME_ROOM / 2 - 600],
-    size: NAME_SIZE,
-    anchor: 'start',
-    angle: 0,
-  };
-  const drawing = { ...plainDrawing(sheet), marks: [...moved(marks, 0, NAME_ROOM), called] };
+  const drawing = { ...plainDrawing(sheet), marks: [...moved(marks, 0, NAME_ROOM), nameBelow(nameOf(sheet), width)] };
   if (!sheet.both) return drawing;
   const clip = ringsOf(inked).map((ring) => ring.map(([x, y]): Point => [width - x, y]));
   const back: readonly Mark[] = [{ kind: 'group', clip, marks: artBehind(sheet, width, box) }];

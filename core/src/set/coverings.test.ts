@@ -3,7 +3,7 @@ import { type Finish, finishSchema, lookOf, type Paper, sizeOfPaper, USUAL_TRIM 
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { writePdf } from '../pdf/index.ts';
 import { readPdf, shippedFonts } from '../pdf/readPdf.testing.ts';
-import type { Page } from '../print/index.ts';
+import { type Page, wordsIn } from '../print/index.ts';
 import { areaOf } from '../shape/index.ts';
 import {
   applyEdit,
@@ -225,14 +225,8 @@ describe('findings', () => {
   });
 });
 
-/** All words that stand on pages, also within groups. */
-const wordsOn = (pages: readonly Page[]) =>
-  pages
-    .flatMap(({ marks }) => marks)
-    .flatMap(function inside(mark): (typeof mark)[] {
-      return mark.kind === 'group' ? mark.marks.flatMap(inside) : [mark];
-    })
-    .flatMap((mark) => (mark.kind === 'words' ? [mark] : []));
+/** All words that stand on pages. */
+const wordsOn = (pages: readonly Page[]) => pages.flatMap(({ marks }) => wordsIn(marks));
 
 describe('pictures and signs', () => {
   const picture = (width: number, change: object = {}) => ({

@@ -1,5 +1,5 @@
 // What a careful maker would notice before pages are printed.
-import { type Drawing, fieldOf, fittedWords, type Mark, type Page, textWidth, tileJoins } from '../print/index.ts';
+import { type Drawing, fieldOf, fittedWords, type Page, textWidth, tileJoins, wordsIn } from '../print/index.ts';
 import { bounds } from '../shape/index.ts';
 import type { SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
@@ -34,10 +34,6 @@ const inky = ({ pages }: Printed): readonly Finding[] => {
     { code: 'page-inky', severity: 'note', pages: found.map(({ number }) => number), numbers: { share }, where: NOWHERE, mend: null },
   ];
 };
-
-/** The words among marks, also within groups. */
-const wordsIn = (marks: readonly Mark[]): readonly Extract<Mark, { kind: 'words' }>[] =>
-  marks.flatMap((mark) => (mark.kind === 'words' ? [mark] : mark.kind === 'group' ? wordsIn(mark.marks) : []));
 
 /** Letters lower than this are blurred by a printer at home: about 3 points; common practice, no source. */
 const LEAST_LETTER = 1_050;

@@ -1,18 +1,17 @@
 import { type Booklet, leavesOf } from '@parlor/core/cover';
-import { realUm, UM } from '@parlor/core/measure';
-import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
+import { realUm, showLength, UM } from '@parlor/core/measure';
 import { Minus, Plus, Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import { Link, useParams } from 'react-router';
-import { useEdit, useScale, useSet } from '../../state/index.ts';
+import { useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
 import { Button, Choice, SizeField, TextField } from '../../ui/index.ts';
 import { readable } from './dressing.ts';
 import { ALIGN, FACES, WordsField } from './FlatArt.tsx';
 import { InkChoice } from './InkChoice.tsx';
+import { STOCKS } from './SupplyFields.tsx';
 
 const MOST = 40;
 const MOST_PAGES = 64;
-const STOCKS = PRINT_STOCK_NAMES.map((value) => ({ value, label: PRINT_STOCKS[value].name }));
 
 const pageName = (page: number, count: number): string =>
   page === 0 ? 'Cover, line by line' : page === count - 1 ? 'Back, line by line' : `Page ${page + 1}, line by line`;
@@ -33,11 +32,10 @@ const BookletFields = ({
 }) => {
   const { name, pages, width, height, face, align, ink, ground, on } = booklet;
   const scale = useScale();
+  const units = useUnits();
   const { setId } = useParams();
   const leaves = leavesOf(pages.length).length;
-  const closed = scale
-    ? `${((width * scale.doll) / scale.real / 1000).toFixed(1)} × ${((height * scale.doll) / scale.real / 1000).toFixed(1)} mm`
-    : '';
+  const closed = scale ? [width, height].map((side) => showLength(Math.round((side * scale.doll) / scale.real), units)).join(' × ') : '';
   return (
     <div className="space-y-3 bg-leaf rounded-soft p-4 shadow-leaf">
       <div className="flex items-end gap-3">

@@ -10,7 +10,7 @@ const SUPPLY = [
   { value: 'roll', label: 'a roll' },
 ] as const;
 
-const STOCKS = PRINT_STOCK_NAMES.map((value) => ({ value, label: PRINT_STOCKS[value].name }));
+export const STOCKS = PRINT_STOCK_NAMES.map((value) => ({ value, label: PRINT_STOCKS[value].name }));
 
 const SEAMS = [
   { value: 'edges', label: 'edge to edge' },
