@@ -1,8 +1,9 @@
 // µm, doll size. Who stands in whose way when a piece is taken apart, along the six ways of space and, for slanted parts, their own.
-import { bounds, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
+import { bounds, dot, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
 import { isPlainBox, shareVolume } from './interference.ts';
 import { type Box, isSquare, type Part, plainly } from './part.ts';
+import { coaxial, roundsMeet } from './round.ts';
 
 type Axis = 0 | 1 | 2;
 
@@ -81,6 +82,13 @@ const blockersOf = (parts: readonly Part[], boxes: readonly Box[]): Blockers => 
   });
   const meetsOnWay = (a: number, b: number, way: Vec3): boolean => {
     const [one, other] = [parts[a] as Part, parts[b] as Part];
+    const along = dot(way, normalOf(one.pose));
+    const round = Math.abs(along) > 1 - 1e-9 ? coaxial(one, other) : undefined;
+    if (round) {
+      const axis = normalOf(one.pose);
+      const forwards = (axis.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0;
+      return roundsMeet(round, along > 0 === forwards ? 1 : -1, FAR);
+    }
     if (plain[a] && plain[b]) return true;
     if (square[a] && square[b]) return shareVolume(drawnOut(one, way), other, sweptBox(boxes[a] as Box, way), boxes[b] as Box);
     return convexOf(rough[a] as Part).some((mover) => convexOf(rough[b] as Part).some((stands) => meets(mover, stands, way, FAR)));

@@ -1,7 +1,22 @@
 // µm, doll size. Parts as convex solids, for those that do not stand square: found by separating axes (Gottschalk, Lin & Manocha 1996,
 // recalled), at rest and while one moves along a line.
-import { add, cross, dot, isConvex, normalOf, type Point, scaled, toSpace, trianglesOf, type Vec3 } from '../shape/index.ts';
-import type { Box, Part } from './part.ts';
+import {
+  add,
+  cornersOfTriangles,
+  cross,
+  dot,
+  isConvex,
+  normalOf,
+  type Point,
+  type Region,
+  type Ring,
+  regionArea,
+  ringArea,
+  scaled,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
+import { type Box, type Part, upperOf } from './part.ts';
 
 type Directions = { readonly normals: readonly Vec3[]; readonly edges: readonly Vec3[] };
 
@@ -49,6 +64,36 @@ const waysOf = (ring: readonly Point[]): readonly Point[] => {
   return [...ways.values()];
 };
 
+/** A convex ring and the one above it, where edges do not stand square: the ways of its faces and edges, each once. */
+const taper = (part: Part, low: Ring, high: Ring): Convex => {
+  const { pose, thickness } = part;
+  const [under, over] = [low.map((point) => toSpace(pose, point)), high.map((point) => toSpace(pose, point, thickness))];
+  const directions = once(() => {
+    const found = { normals: new Map<string, Vec3>(), edges: new Map<string, Vec3>() };
+    const put = (into: Map<string, Vec3>, vector: Vec3): void => {
+      const length = Math.hypot(...vector);
+      if (length < 1e-6) return;
+      const sign = (vector.find((value) => Math.abs(value) > 1e-7 * length) ?? 1) < 0 ? -1 : 1;
+      const unit = scaled(vector, sign / length);
+      into.set(unit.map((value) => Math.round(value * 1e6)).join(' '), unit);
+    };
+    put(found.normals, normalOf(pose));
+    under.forEach((at, index) => {
+      const next = (index + 1) % under.length;
+      const [to, above, beyond] = [under[next] as Vec3, over[index] as Vec3, over[next] as Vec3];
+      const [along, up] = [add(to, scaled(at, -1)), add(above, scaled(at, -1))];
+      put(found.edges, along);
+      put(found.edges, add(beyond, scaled(above, -1)));
+      put(found.edges, up);
+      // Where a side ends in a point below, the one above tells which way its face lies.
+      put(found.normals, cross(Math.hypot(...along) > 1 ? along : add(beyond, scaled(above, -1)), up));
+    });
+    return { normals: [...found.normals.values()], edges: [...found.edges.values()] };
+  });
+  const points = [...under, ...over];
+  return { points, bounds: boxRound(points), directions };
+};
+
 const prism = (part: Part, ring: readonly Point[]): Convex => {
   const { pose, thickness } = part;
   const normal = normalOf(pose);
@@ -60,16 +105,42 @@ const prism = (part: Part, ring: readonly Point[]): Convex => {
   return { points, bounds: boxRound(points), directions };
 };
 
+/** What lies between an outline and a hole of as many points, as the quarters between their corners; nothing where those do not do. */
+const segmentsOf = ({ region }: Part): readonly (readonly number[])[] | undefined => {
+  const [hole] = region.holes;
+  const { outline } = region;
+  const count = outline.length;
+  if (region.holes.length !== 1 || hole?.length !== count) return undefined;
+  const points = [...outline, ...hole];
+  const away = (index: number): number =>
+    Math.hypot(...([0, 1] as const).map((axis) => (outline[0] as Point)[axis] - (hole[index] as Point)[axis]));
+  const first = hole.reduce((best, _, index) => (away(index) < away(best) ? index : best), 0);
+  for (const way of [1, -1]) {
+    const inner = (index: number): number => count + ((((first + way * index) % count) + count) % count);
+    const segments = outline.map((_, index) => [index, (index + 1) % count, inner(index + 1), inner(index)]);
+    const rings = segments.map((corners) => corners.map((corner) => points[corner] as Point));
+    const area = rings.reduce((sum, ring) => sum + ringArea(ring), 0);
+    if (rings.every(isConvex) && Math.abs(area - regionArea(region)) < 1) return segments;
+  }
+  return undefined;
+};
+
 const solidsOf = (part: Part): readonly Convex[] => {
-  const { outline, holes } = part.region;
-  const rings = holes.length === 0 && isConvex(outline) ? [outline] : trianglesOf(part.region);
-  return rings.map((ring) => prism(part, ring));
+  const { region, upper } = part;
+  const whole = region.holes.length === 0 && isConvex(region.outline) && (!upper || isConvex(upper.outline));
+  const corners = whole ? [region.outline.map((_, index) => index)] : (segmentsOf(part) ?? cornersOfTriangles(region));
+  const pointsOf = ({ outline, holes }: Region): Ring => [outline, ...holes].flat();
+  const [low, high] = [pointsOf(region), pointsOf(upperOf(part))];
+  return corners.map((each) => {
+    const at = (points: Ring): Ring => each.map((corner) => points[corner] as Point);
+    return upper ? taper(part, at(low), at(high)) : prism(part, at(low));
+  });
 };
 
 /** Parts are never written to, so what was made of one holds as long as it lives. */
 const made = new WeakMap<Part, readonly Convex[]>();
 
-/** A part as convex solids: one when its outline is convex and whole, else its triangles. */
+/** A part as convex solids: one when its outline is convex and whole, else its triangles, or the stretches of what goes round. */
 export const convexOf = (part: Part): readonly Convex[] => {
   const known = made.get(part) ?? solidsOf(part);
   made.set(part, known);

@@ -1,5 +1,6 @@
+export { cutRegionOf, cutThicknessOf, runOf, type Slant, slantsOf } from './asCut.ts';
 export { stuckIn } from './blocking.ts';
-export { type Contact, type FaceName, findContacts, outlineOf } from './contacts.ts';
+export { type Contact, findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { findInterference, type Interference } from './interference.ts';
@@ -12,11 +13,14 @@ export {
   axisOf,
   type Box,
   boxOf,
+  type Flat,
   isSquare,
   type Part,
   ROLES,
   type Role,
   type Stuff,
   standsOut as standsOutOf,
+  upperOf,
 } from './part.ts';
+export type { FaceName } from './planes.ts';
 export { type Spliced, spliced } from './splice.ts';

@@ -1,7 +1,8 @@
 import { type Contact, findContacts } from './contacts.ts';
+import { TOUCH } from './convex.ts';
 import { findInterference, type Interference } from './interference.ts';
 import { type Stopped, stoppedMotions } from './motion.ts';
-import { type Assembly, around, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
+import { type Assembly, around, axisOf, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
 
 /** What the truth test says of an assembly. Everything empty and both flags true: it is right. */
 export type Inspection = {
@@ -9,7 +10,7 @@ export type Inspection = {
   readonly boxes: readonly Box[];
   readonly interference: readonly Interference[];
   readonly contacts: readonly Contact[];
-  /** The box round the parts is the stated outside, to the micrometre. */
+  /** The box round the parts is the stated outside, to the micrometre; where a part leans, to what its rounding costs. */
   readonly closes: boolean;
   /** No carcass part stands in the clear space. */
   readonly clearIsFree: boolean;
@@ -19,7 +20,12 @@ export type Inspection = {
   readonly stopped: readonly Stopped[];
 };
 
-const sameBox = (a: Box, b: Box): boolean => [0, 1, 2].every((axis) => a.min[axis] === b.min[axis] && a.max[axis] === b.max[axis]);
+const sameBox = (a: Box, b: Box, within: number): boolean =>
+  [a.min, a.max].every((corner, end) =>
+    corner.every((value, axis) => Math.abs(value - ((end === 0 ? b.min : b.max)[axis] as number)) <= within),
+  );
+
+const leans = ({ pose, upper }: Part): boolean => upper !== undefined || axisOf(pose.u) === undefined || axisOf(pose.v) === undefined;
 
 const CARCASS: ReadonlySet<Role> = new Set(['side', 'last side', 'top', 'bottom', 'back', 'lining']);
 
@@ -36,11 +42,12 @@ export const inspect = (assembly: Assembly): Inspection => {
   const boxes = parts.map(boxOf);
   const contacts = findContacts(parts, boxes);
   const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
+  const within = parts.some(leans) ? TOUCH : 0;
   return {
     boxes,
     interference: findInterference(parts, boxes),
     contacts,
-    closes: parts.length > 0 && sameBox(around(boxes.filter((_, index) => !standsOut(parts[index] as Part))), assembly.outside),
+    closes: parts.length > 0 && sameBox(around(boxes.filter((_, index) => !standsOut(parts[index] as Part))), assembly.outside, within),
     clearIsFree: parts.every((part, index) => !stands(part) || !intrudes(boxes[index] as Box, assembly.clear)),
     loose: parts.flatMap((part, index) => (part.held === 'glue' && !touched.has(index) ? [index] : [])),
     stopped: stoppedMotions(parts, assembly.motions, boxes),

@@ -3,6 +3,7 @@
 import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
 import { axisOf, type Box, boxOf, isSquare, type Part } from './part.ts';
+import { coaxial, roundsMeet } from './round.ts';
 
 /** Two parts, by index, that share volume. */
 export type Interference = { readonly a: number; readonly b: number };
@@ -26,7 +27,8 @@ const inSpaceAxes = (part: Part): InSpace => {
   return { region: { outline: part.region.outline.map(place), holes: part.region.holes.map((hole) => hole.map(place)) }, normal, plane };
 };
 
-export const isPlainBox = (part: Part): boolean => part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
+export const isPlainBox = (part: Part): boolean =>
+  part.upper === undefined && part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
 
 /** Where along `axis` the part has matter while its other plane axis is within `other`. */
 const spansAlong = ({ region, plane }: InSpace, axis: Axis, other: Span): readonly Span[] => {
@@ -67,10 +69,13 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
  *  Shape: n parts → pairs of indices, a < b. Sweeps along x, so only near neighbours are compared. */
 export const findInterference = (parts: readonly Part[], boxes: readonly Box[] = parts.map(boxOf)): readonly Interference[] => {
   const square = parts.map(isSquare);
-  const share = (a: number, b: number): boolean =>
-    square[a] && square[b]
+  const share = (a: number, b: number): boolean => {
+    const round = coaxial(parts[a] as Part, parts[b] as Part);
+    if (round) return roundsMeet(round);
+    return square[a] && square[b]
       ? shareVolume(parts[a] as Part, parts[b] as Part, boxes[a] as Box, boxes[b] as Box)
       : convexOf(parts[a] as Part).some((one) => convexOf(parts[b] as Part).some((other) => meets(one, other)));
+  };
   const order = parts.map((_, index) => index).sort((a, b) => (boxes[a] as Box).min[0] - (boxes[b] as Box).min[0]);
   const found: Interference[] = [];
   let active: number[] = [];

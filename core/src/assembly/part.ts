@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { bounds, normalOf, type Pose, type Region, rectRing, type Vec3 } from '../shape/index.ts';
+import { bounds, normalOf, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -32,13 +32,17 @@ export const ROLES = [
   'glass',
   'border',
   'fitting',
+  'pad',
 ] as const;
 export type Role = (typeof ROLES)[number];
 
-/** What a part is made of: board or card from a sheet, a stick, clear sheet, wire, or something found that is not cut at all. */
-export type Stuff = 'board' | 'stick' | 'clear' | 'wire' | 'found';
+/** What a part is made of: board or card from a sheet, a stick, clear sheet, wire, padding, or something found that is not cut at all. */
+export type Stuff = 'board' | 'stick' | 'clear' | 'wire' | 'pad' | 'found';
 
-/** A part: a plane region, extruded by its thickness along u × v. The face at full thickness is the one its template shows. A stick
+/** What is cut for a part that is rolled: a strip for a tube, a sector of a ring for a cone, so thick. */
+export type Flat = { readonly region: Region; readonly thickness: number };
+
+/** A part: a plane region, drawn out by its thickness along u × v. The face at full thickness is the one its template shows. A stick
  *  is the region of its broad face, or of its section when it is round; bent wire is the region of its bend. */
 export type Part = {
   readonly id: string;
@@ -49,6 +53,11 @@ export type Part = {
   readonly stock: string;
   readonly thickness: number;
   readonly region: Region;
+  /** The outline at full thickness where it is another than the region: bevelled, tapering, cut at a slant. It has the region's rings, point
+   *  for point, and what lies between two sides is plane. */
+  readonly upper?: Region;
+  /** What is cut, where it is neither the region nor its blank: what is rolled. */
+  readonly flat?: Flat;
   readonly pose: Pose;
   /** Which way the board's grain should run: along the region's x, its y, or either. */
   readonly grain: 'x' | 'y' | 'any';
@@ -77,8 +86,23 @@ export type Assembly = {
 /** Parts that stand out beyond the stated size: knobs, grips, burners, strips behind a joint. */
 export const standsOut = (part: Part): boolean => part.role === 'fitting' || part.role === 'strip';
 
+/** The outline at full thickness. */
+export const upperOf = ({ region, upper }: Part): Region => upper ?? region;
+
+/** The box round what tapers or is cut at a slant. */
+const boxOfTaper = (part: Part): Box => {
+  const corners = [
+    ...part.region.outline.map((point) => toSpace(part.pose, point)),
+    ...upperOf(part).outline.map((point) => toSpace(part.pose, point, part.thickness)),
+  ];
+  const by = (pick: (...values: number[]) => number, first: number): Vec3 =>
+    [0, 1, 2].map((axis) => corners.reduce((found, corner) => pick(found, corner[axis] as number), first)) as unknown as Vec3;
+  return { min: by(Math.min, Infinity), max: by(Math.max, -Infinity) };
+};
+
 /** The box round a part. */
 export const boxOf = (part: Part): Box => {
+  if (part.upper) return boxOfTaper(part);
   const { origin, u, v } = part.pose;
   const n = normalOf(part.pose);
   const [min, max]: [number[], number[]] = [[], []];
@@ -101,8 +125,11 @@ export const boxOf = (part: Part): Box => {
 export const plainly = (part: Part): Part => {
   const { outline, holes } = part.region;
   if (holes.length === 0 && outline.length <= 12) return part;
-  const { x0, y0, x1, y1 } = bounds(outline);
-  return { ...part, region: { outline: outline.length <= 12 ? outline : rectRing(x0, y0, x1, y1), holes: [] } };
+  const plain = (region: Region): Region => {
+    const { x0, y0, x1, y1 } = bounds(region.outline);
+    return { outline: region.outline.length <= 12 ? region.outline : rectRing(x0, y0, x1, y1), holes: [] };
+  };
+  return { ...part, region: plain(part.region), ...(part.upper && { upper: plain(part.upper) }) };
 };
 
 /** The axis (0 x, 1 y, 2 z) that a vector runs along, when it runs along one; otherwise undefined. */
@@ -112,8 +139,10 @@ export const axisOf = (vector: Vec3): 0 | 1 | 2 | undefined => {
   return index >= 0 && vector.every((value, axis) => axis === index || value === 0) ? (index as 0 | 1 | 2) : undefined;
 };
 
-/** True when the part's plane stands square to the axes, so that its solid is bounded by upright planes or edges. */
-export const isSquare = (part: Part): boolean => axisOf(part.pose.u) !== undefined && axisOf(normalOf(part.pose)) !== undefined;
+/** True when the part's plane stands square to the axes and its edges stand square to it, so that its solid is bounded by upright planes
+ *  or edges. */
+export const isSquare = (part: Part): boolean =>
+  part.upper === undefined && axisOf(part.pose.u) !== undefined && axisOf(normalOf(part.pose)) !== undefined;
 
 /** The box round several boxes. */
 export const around = (boxes: readonly Box[]): Box => ({

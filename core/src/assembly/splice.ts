@@ -245,7 +245,7 @@ const stripsFor = (
 export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembly: Assembly; readonly spliced: readonly Spliced[] } => {
   const moving = new Set(assembly.motions.flatMap(({ parts }) => parts));
   const large = assembly.parts.flatMap((part, index) => {
-    if (part.stuff !== 'board') return [];
+    if (part.stuff !== 'board' || part.flat || part.upper) return [];
     const { x0, y0, x1, y1 } = bounds(part.region.outline);
     return !fits(part, x1 - x0, y1 - y0) && !moving.has(part.id) ? [index] : [];
   });

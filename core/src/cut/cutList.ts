@@ -1,5 +1,5 @@
 // µm, doll size.
-import type { Part, Stuff } from '../assembly/index.ts';
+import { cutRegionOf, cutThicknessOf, type Part, type Slant, type Stuff, slantsOf } from '../assembly/index.ts';
 import { asRect, bounds, type Region, type Ring, sameRegion } from '../shape/index.ts';
 import { isCurve, outlineKey, roughKey, sizeKey, snapper } from './outlineKey.ts';
 
@@ -19,6 +19,8 @@ export type CutGroup = {
   readonly height: number;
   readonly region: Region;
   readonly grained: boolean;
+  /** Cuts that are not square. */
+  readonly slants: readonly Slant[];
   readonly parts: readonly number[];
 };
 
@@ -37,17 +39,19 @@ const named = (names: readonly string[]): string => {
 /** With its lower left corner at the origin and, when its board has grain, turned so that the grain runs along y. Rings keep
  *  running counter-clockwise. */
 const asCut = (part: Part, grained: boolean): Region => {
-  const { x0, y0, y1 } = bounds(part.region.outline);
+  const cut = cutRegionOf(part);
+  const { x0, y0, y1 } = bounds(cut.outline);
   const lies = grained && part.grain === 'x';
   const turn = (ring: Ring): Ring => ring.map(([x, y]) => (lies ? ([y1 - y, x - x0] as const) : ([x - x0, y - y0] as const)));
-  return { outline: turn(part.region.outline), holes: part.region.holes.map(turn) };
+  return { outline: turn(cut.outline), holes: cut.holes.map(turn) };
 };
 
 /** A plain rectangle by its sides as cut, or any other outline. */
 type Shape = { readonly width: number; readonly height: number } | { readonly region: Region };
 
 const sizeOf = (part: Part, grained: boolean): Shape | undefined => {
-  const rect = part.region.holes.length === 0 ? asRect(part.region.outline) : undefined;
+  const { outline, holes } = cutRegionOf(part);
+  const rect = holes.length === 0 ? asRect(outline) : undefined;
   if (!rect) return undefined;
   const [across, along] = [rect.x1 - rect.x0, rect.y1 - rect.y0];
   return grained && part.grain === 'x' ? { width: along, height: across } : { width: across, height: along };
@@ -55,6 +59,15 @@ const sizeOf = (part: Part, grained: boolean): Shape | undefined => {
 
 const numbersIn = (shape: Shape): readonly number[] =>
   'region' in shape ? [shape.region.outline, ...shape.region.holes].filter((ring) => !isCurve(ring)).flat(2) : [shape.width, shape.height];
+
+/** What is cut at a slant is alike when its angles and lengths are, to a tenth of a degree and a hundredth of a millimetre. */
+const slantKey = (part: Part): string =>
+  slantsOf(part)
+    .map(
+      ({ at, angle, long, short }) => `${at} ${Math.round((angle * 1800) / Math.PI)} ${Math.round(long / 10)} ${Math.round(short / 10)} `,
+    )
+    .sort()
+    .join('');
 
 /** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
@@ -73,7 +86,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const [shape, region] = [shapes[index] as Shape, regions[index]];
     const size =
       'region' in shape ? roughKey(region as Region, grained(part)) : sizeKey(snap(shape.width), snap(shape.height), grained(part));
-    const key = `${part.stuff} ${part.stock} ${part.thickness} ${size}`;
+    const key = `${part.stuff} ${part.stock} ${cutThicknessOf(part)} ${slantKey(part)}${size}`;
     const members = rough.get(key);
     if (members) members.push(index);
     else rough.set(key, [index]);
@@ -104,12 +117,13 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
       name: named(members.map((member) => (parts[member] as Part).name)),
       stuff: first.stuff,
       stock: first.stock,
-      thickness: first.thickness,
+      thickness: cutThicknessOf(first),
       length: first.length,
       width: x1,
       height: y1,
       region,
       grained: grained(first),
+      slants: slantsOf(first),
       parts: members,
     };
   });

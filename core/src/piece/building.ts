@@ -18,6 +18,12 @@ import type { Field } from './kit/field.ts';
 import type { Means } from './kit/means.ts';
 import type { Preset } from './kit/preset.ts';
 import type { PieceProblem } from './kit/problem.ts';
+import { buildSeat } from './seat/buildSeat.ts';
+import { SEAT_FIELDS } from './seat/fields.ts';
+import { SEAT_PRESETS } from './seat/presets.ts';
+import { buildStickwork } from './stickwork/buildStickwork.ts';
+import { STICKWORK_FIELDS } from './stickwork/fields.ts';
+import { STICKWORK_PRESETS } from './stickwork/presets.ts';
 import { buildTable } from './table/buildTable.ts';
 import { TABLE_FIELDS } from './table/fields.ts';
 import { TABLE_PRESETS } from './table/presets.ts';
@@ -67,6 +73,8 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
     presets: BED_PRESETS,
     mirrored: (piece) => ({ ...piece, head: piece.foot, foot: piece.head, ladder: LADDER[piece.ladder] }),
   },
+  seat: { fields: SEAT_FIELDS, build: buildSeat, presets: SEAT_PRESETS, mirrored: (piece) => piece },
+  stickwork: { fields: STICKWORK_FIELDS, build: buildStickwork, presets: STICKWORK_PRESETS, mirrored: (piece) => piece },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

@@ -2,10 +2,10 @@
 import { describe, expect, it } from 'vitest';
 import { boxOf, edgeClearance, type Part, pinClearance } from '../assembly/index.ts';
 import { dollOf, scaleFromRatio, UM } from '../measure/index.ts';
-import { evenSlats } from './bed/plan.ts';
 import { wireLength } from './casework/slides.ts';
 import { decided, mm, partsOf, sides } from './decided.testing.ts';
 import { buildPiece, fromPreset, layersFor, type Piece, PRESETS } from './index.ts';
+import { evenSlats } from './kit/evenSlats.ts';
 import { boardOf } from './randomDecisions.testing.ts';
 
 const ONE = scaleFromRatio(1);

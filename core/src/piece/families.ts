@@ -4,10 +4,12 @@ import type { z } from 'zod';
 import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
+import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
+import { STICKWORK_ROLES, type Stickwork, stickworkSchema } from './stickwork/stickwork.ts';
 import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Free;
+export type Piece = Casework | Table | Bed | Seat | Stickwork | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -34,6 +36,16 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     schema: bedSchema as unknown as Family<Bed>['schema'],
     roles: BED_ROLES,
     partsAbout: ({ drawers, base, levels }) => 24 + 12 * drawers + (base === 'slats' ? 20 : 0) * (levels === 'bunk' ? 2 : 1),
+  },
+  seat: {
+    schema: seatSchema as unknown as Family<Seat>['schema'],
+    roles: SEAT_ROLES,
+    partsAbout: ({ boxes, pads }) => 30 + 10 * boxes + 2 * pads,
+  },
+  stickwork: {
+    schema: stickworkSchema as unknown as Family<Stickwork>['schema'],
+    roles: STICKWORK_ROLES,
+    partsAbout: ({ count, layers }) => 60 + 4 * count * layers,
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

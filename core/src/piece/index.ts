@@ -22,7 +22,7 @@ export {
 export { CELL_FIELDS } from './casework/fields.ts';
 export { drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
-export type { Built, BuiltBay as Bay } from './kit/built.ts';
+export type { Built, BuiltBay as Bay, SizeMark } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
 export { boardFor, layersFor, type Means, type Sheeting } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';

@@ -1,7 +1,7 @@
 // Pieces as makers might decide them: a preset with any of its fields changed, by seed.
 import { seededRandom } from '../kit/index.ts';
 import { dollUm, realUm } from '../measure/index.ts';
-import { type Board, STICK_NAMES } from '../stock/index.ts';
+import { type Board, EDGED_STICKS, ROUND_STICKS, STICK_NAMES } from '../stock/index.ts';
 import {
   CELL_FIELDS,
   type Cell,
@@ -41,7 +41,7 @@ const another = (field: Field, value: unknown, random: Random): unknown => {
     case 'yes':
       return random() < 0.5;
     case 'stick':
-      return pick(random, STICK_NAMES);
+      return pick(random, kind.only === 'edged' ? EDGED_STICKS : kind.only === 'round' ? ROUND_STICKS : STICK_NAMES);
     case 'layers':
       return random() < 0.8 ? null : { doll: dollUm(Math.round(3_000 + random() * 9_000)) };
     case 'optional':

@@ -1,5 +1,5 @@
 // µm. What a careful maker would notice about the boards a piece is cut from, and about its joints.
-import type { Part } from '../assembly/index.ts';
+import { cutThicknessOf, type Part } from '../assembly/index.ts';
 import type { CutGroup, Trim } from '../cut/index.ts';
 import { dollOf, UM } from '../measure/index.ts';
 import { boardFor, type Casework, layersFor } from '../piece/index.ts';
@@ -118,7 +118,7 @@ export const littleJoints = (judged: Judged): readonly Finding[] => {
     area[contact.b] = (area[contact.b] as number) + contact.area;
   }
   return built.assembly.parts.flatMap((part, index): readonly Finding[] => {
-    const [has, least] = [area[index] as number, part.thickness ** 2];
+    const [has, least] = [area[index] as number, cutThicknessOf(part) ** 2];
     if (part.held !== 'glue' || part.stuff !== 'board' || part.role === 'fitting' || has === 0 || has >= least) return [];
     return [
       {

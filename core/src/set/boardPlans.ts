@@ -1,4 +1,4 @@
-import { guidesOf } from '../assembly/index.ts';
+import { cutRegionOf, guidesOf } from '../assembly/index.ts';
 import type { Placement } from '../cut/index.ts';
 import { formatNumber } from '../measure/index.ts';
 import type { BoardPlan, PlanRing } from '../print/index.ts';
@@ -15,9 +15,10 @@ export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
   new Map(
     derived.pieces.flatMap(({ made }) =>
       (made?.assembly.parts ?? []).map((part, index): [string, Named] => {
-        const { x0, y0, x1, y1 } = bounds(part.region.outline);
+        const cut = cutRegionOf(part);
+        const { x0, y0, x1, y1 } = bounds(cut.outline);
         const home = (ring: Ring) => movedRing(ring, -x0, -y0);
-        const region = { outline: home(part.region.outline), holes: part.region.holes.map(home) };
+        const region = { outline: home(cut.outline), holes: cut.holes.map(home) };
         return [part.id, { tag: made?.tags[index] ?? '', name: part.name, width: x1 - x0, height: y1 - y0, region }];
       }),
     ),
@@ -41,12 +42,13 @@ const linesById = (derived: DerivedSet): ReadonlyMap<string, Lines> =>
     derived.pieces.flatMap(({ made }) => {
       if (!made) return [];
       const guides = guidesOf(made.assembly.parts, made.inspection.contacts);
-      return made.assembly.parts.map(({ id, region }, index): [string, Lines] => {
+      return made.assembly.parts.map((part, index): [string, Lines] => {
+        const region = cutRegionOf(part);
         const { x0, y0 } = bounds(region.outline);
         const home = (ring: Ring) => movedRing(ring, -x0, -y0);
         const on = (side: 'front' | 'back') =>
-          (guides[index] ?? []).filter(({ face }) => face === side).map(({ outline }) => home(outline));
-        return [id, { outlines: [region.outline, ...region.holes].map(home), guides: on('front'), behind: on('back') }];
+          part.flat ? [] : (guides[index] ?? []).filter(({ face }) => face === side).map(({ outline }) => home(outline));
+        return [part.id, { outlines: [region.outline, ...region.holes].map(home), guides: on('front'), behind: on('back') }];
       });
     }),
   );

@@ -1,5 +1,5 @@
 // From derived pieces to sheets, one stock of board after another.
-import type { Part } from '../assembly/index.ts';
+import { cutRegionOf, type Part } from '../assembly/index.ts';
 import {
   type CutItem,
   type CutRules,
@@ -35,9 +35,10 @@ const outlines = new WeakMap<Part, Region>();
 const outlineOf = (part: Part): Region => {
   const known = outlines.get(part);
   if (known) return known;
-  const { x0, y0 } = bounds(part.region.outline);
+  const cut = cutRegionOf(part);
+  const { x0, y0 } = bounds(cut.outline);
   const home = (ring: Ring): Ring => movedRing(ring, -x0, -y0);
-  const outline = { outline: home(part.region.outline), holes: part.region.holes.map(home) };
+  const outline = { outline: home(cut.outline), holes: cut.holes.map(home) };
   outlines.set(part, outline);
   return outline;
 };
@@ -47,9 +48,10 @@ const all = (derived: DerivedSet, board: Board): readonly CutItem[] =>
     (made?.assembly.parts ?? [])
       .filter((part) => part.stuff === 'board' && part.stock === board.id)
       .map((part): CutItem => {
-        const { x0, y0, x1, y1 } = bounds(part.region.outline);
+        const cut = cutRegionOf(part);
+        const { x0, y0, x1, y1 } = bounds(cut.outline);
         const free = board.grain === 'none' || part.grain === 'any';
-        const whole = part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
+        const whole = cut.holes.length === 0 && asRect(cut.outline) !== undefined;
         return {
           id: part.id,
           width: x1 - x0,

@@ -3,7 +3,7 @@ import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spli
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
-import { type Bay, buildPiece, type Means, type PieceProblem } from '../piece/index.ts';
+import { type Bay, buildPiece, type Means, type PieceProblem, type SizeMark } from '../piece/index.ts';
 import type { Rect } from '../shape/index.ts';
 import { thicknessOf } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
@@ -27,6 +27,8 @@ export type MadePiece = {
   readonly bays: readonly Bay[];
   /** The openings of a face frame, in the assembly's x and y; none without one. */
   readonly openings: readonly Rect[];
+  /** Decided sizes that stand on its drawings. */
+  readonly marks: readonly SizeMark[];
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
   /** Parts that are joined of several because no sheet is as large. */
@@ -66,7 +68,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
   const { trim } = cutting;
-  const { bays, openings } = built.value;
+  const { bays, openings, marks } = built.value;
   const { assembly, spliced: joined } =
     cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
@@ -75,6 +77,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     assembly,
     bays,
     openings,
+    marks,
     inspection,
     groups,
     joined,

@@ -1,4 +1,5 @@
 // µm. Making every cut land on the rule: the smallest change of the sizes that drive a piece which puts its cut sizes on a grid.
+import { cutRegionOf } from '../assembly/index.ts';
 import { dollOf, dollUm, inWorld, isDollSize, type Measure, realUm } from '../measure/index.ts';
 import {
   buildPiece,
@@ -89,9 +90,10 @@ const sizesOf = (piece: Piece, means: Means): Sizes | undefined => {
   const built = buildPiece(piece, means);
   if (!built.ok) return undefined;
   const sizes = new Map<string, number>();
-  for (const { id, role, stuff, region } of built.value.assembly.parts) {
+  for (const part of built.value.assembly.parts) {
+    const { id, role, stuff } = part;
     if (stuff !== 'board' || role === 'fitting') continue;
-    const { x0, y0, x1, y1 } = bounds(region.outline);
+    const { x0, y0, x1, y1 } = bounds(cutRegionOf(part).outline);
     sizes.set(`${id} x`, x1 - x0);
     sizes.set(`${id} y`, y1 - y0);
   }

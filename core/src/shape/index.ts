@@ -1,6 +1,6 @@
 export { intersection } from './clip.ts';
 export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
-export { boardWithEdge, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
+export { boardWithEdge, chordsOf, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
   asRect,
   bounds,
@@ -19,4 +19,4 @@ export {
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';
 export { areaOf, common, grown, less, merged, without } from './regions.ts';
-export { isConvex, trianglesOf, turnAt } from './triangles.ts';
+export { cornersOfTriangles, isConvex, trianglesOf, turnAt } from './triangles.ts';

@@ -25,9 +25,10 @@ const directions = (count: number): readonly Point[] => {
   return made;
 };
 
-/** An ellipse, or with one radius a circle, counter-clockwise. */
-export const ellipseRing = (cx: number, cy: number, rx: number, ry: number = rx): Ring => {
-  const ways = directions(chordsOf(Math.max(rx, ry)));
+/** An ellipse, or with one radius a circle, counter-clockwise, its first point at the right. Rings that are to lie on one another all round are
+ *  given as many chords as the largest of them needs. */
+export const ellipseRing = (cx: number, cy: number, rx: number, ry: number = rx, chords: number = chordsOf(Math.max(rx, ry))): Ring => {
+  const ways = directions(chords);
   return ways.map(([cos, sin]) => rounded(cx + rx * cos, cy + ry * sin));
 };
 

@@ -8,16 +8,23 @@ export const turnAt = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * 
 export const isConvex = (ring: Ring): boolean =>
   ring.every((point, index) => turnAt(point, ring[(index + 1) % ring.length] as Point, ring[(index + 2) % ring.length] as Point) >= 0);
 
-/** A region cut into triangles that run counter-clockwise; those without area are left out. */
-export const trianglesOf = ({ outline, holes }: Region): readonly Ring[] => {
+/** A region cut into triangles that run counter-clockwise, by the numbers of their corners: first the outline's points are counted, then the
+ *  holes'. Those without area are left out. */
+export const cornersOfTriangles = ({ outline, holes }: Region): readonly (readonly [number, number, number])[] => {
   const rings = [outline, ...holes];
   const points = rings.flat();
   const starts = rings.slice(0, -1).map((_, index) => rings.slice(0, index + 1).flat().length);
   const corners = earcut(points.flat(), starts);
-  return Array.from({ length: corners.length / 3 }, (_, index) => {
-    const [a, b, c] = [0, 1, 2].map((corner) => points[corners[index * 3 + corner] as number] as Point) as [Point, Point, Point];
-    const turn = turnAt(a, b, c);
+  return Array.from({ length: corners.length / 3 }, (_, index): readonly (readonly [number, number, number])[] => {
+    const [a, b, c] = corners.slice(index * 3, index * 3 + 3) as [number, number, number];
+    const turn = turnAt(points[a] as Point, points[b] as Point, points[c] as Point);
     if (turn === 0) return [];
-    return turn > 0 ? [a, b, c] : [a, c, b];
-  }).filter(({ length }) => length > 0);
+    return [turn > 0 ? [a, b, c] : [a, c, b]];
+  }).flat();
+};
+
+/** A region cut into triangles that run counter-clockwise; those without area are left out. */
+export const trianglesOf = (region: Region): readonly Ring[] => {
+  const points = [region.outline, ...region.holes].flat();
+  return cornersOfTriangles(region).map((corners) => corners.map((corner) => points[corner] as Point));
 };

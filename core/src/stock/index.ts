@@ -21,4 +21,4 @@ export {
   type PrintStock,
 } from './printers.ts';
 export { PAPERS, type PaperName, USUAL_SHEETS, type UsualSheet } from './sheets.ts';
-export { CLEAR_SHEET, STICK_NAMES, STICKS, type Stick, type StickName, WIRE } from './sticks.ts';
+export { CLEAR_SHEET, EDGED_STICKS, PADDING, ROUND_STICKS, STICK_NAMES, STICKS, type Stick, type StickName, WIRE } from './sticks.ts';

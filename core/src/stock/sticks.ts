@@ -36,6 +36,14 @@ export type StickName = keyof typeof STICKS;
 
 export const STICK_NAMES = Object.keys(STICKS) as readonly StickName[];
 
+const named = (test: (section: Stick['section']) => boolean) => STICK_NAMES.filter((name) => test(STICKS[name].section));
+
+/** Sticks with flat sides, which others can be glued to, and round ones. */
+export const EDGED_STICKS = named((section) => section !== 'round');
+export const ROUND_STICKS = named((section) => section === 'round');
+
 /** Other stuffs that parts are made of, with the thickness they usually have: common practice, no source. */
 export const CLEAR_SHEET = { name: 'clear sheet', thickness: dollUm(0.3 * UM.mm) } as const;
+/** Craft foam, felt or batting on a seat. */
+export const PADDING = { name: 'padding' } as const;
 export const WIRE = { name: 'wire', thickness: dollUm(1 * UM.mm) } as const;

@@ -5,13 +5,13 @@ import { dollOf } from '../../measure/index.ts';
 import type { Built } from '../kit/built.ts';
 import type { Means } from '../kit/means.ts';
 import { sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../kit/problem.ts';
 import { baseParts, lowestOf, postInset, postSpaces, posts } from './base.ts';
 import type { Bed } from './bed.ts';
 import { endParts, sideRails } from './boards.ts';
 import { drawerParts } from './drawers.ts';
 import { ladder, ladderSizes } from './ladder.ts';
-import { CLEAT, type Level, lack, type Plan, planBed, railLow, railTop } from './plan.ts';
+import { CLEAT, type Level, type Plan, planBed, railLow, railTop } from './plan.ts';
 
 const tooSmall = (plan: Plan): PieceProblem | undefined => {
   const { piece, levels, bed, rail, baseDepth, recess, sheets } = plan;
@@ -72,5 +72,5 @@ export const buildBed = (piece: Bed, means: Means): Result<Built, PieceProblem> 
     },
     motions: drawers.value.motions,
   };
-  return ok({ assembly, bays: [], openings: [] });
+  return ok({ assembly, bays: [], openings: [], marks: [] });
 };

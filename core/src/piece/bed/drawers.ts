@@ -4,9 +4,9 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { insetDrawer } from '../kit/drawer.ts';
 import type { Sheeting } from '../kit/means.ts';
 import { layered, type Space, sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../kit/problem.ts';
 
-import { CLEAT, type Drawn, type Level, lack, type Plan, railLow, reachesFloor, word } from './plan.ts';
+import { CLEAT, type Drawn, type Level, type Plan, railLow, reachesFloor, word } from './plan.ts';
 
 /** A board on the floor, uprights between, and a tray in each place, under the bed and behind the front rail. */
 export const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {

@@ -4,8 +4,8 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import type { Ring } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import { layered, type Space, sectionOf, stickIn } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import { type Level, lack, type Plan, railTop, word } from './plan.ts';
+import { lack, type PieceProblem } from '../kit/problem.ts';
+import { type Level, type Plan, railTop, word } from './plan.ts';
 
 const RUNG: StickName = 'craft stick';
 

@@ -2,17 +2,9 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
 import { type PanelKind, type Space, sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
 import { BED_ROLES, type Bed, type BedRole } from './bed.ts';
-
-/** Even slats over a length: as many as keep every gap at most so large. Source: n = ceil((L − g) ÷ (w + g)), the true gap
- *  (L − n·w) ÷ (n + 1). */
-export const evenSlats = (length: number, width: number, largestGap: number): { readonly count: number; readonly gap: number } => {
-  const count = Math.max(0, Math.ceil((length - largestGap) / (width + largestGap)));
-  return { count, gap: (length - count * width) / (count + 1) };
-};
 
 export type Level = { readonly word: string; readonly lies: number };
 
@@ -33,15 +25,12 @@ export type Plan = {
 
 export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
 
-export const lack = (what: string, available: number, needed: number): PieceProblem | undefined =>
-  available < needed ? { code: 'does-not-fit', what, available: Math.max(0, available), needed } : undefined;
-
 /** The stick that slats rest on, along the rails. */
 export const CLEAT: StickName = 'square dowel, 3 mm';
 
 export const planBed = (piece: Bed, means: Means): Plan => {
   const doll = (measure: Bed['lies']) => dollOf(measure, means.scale);
-  const sheets = Object.fromEntries(BED_ROLES.map((role) => [role, sheetingOf(piece.boards, piece.thick, role, means)])) as Plan['sheets'];
+  const sheets = sheetsFor(piece, BED_ROLES, means);
   // A bed must be as long as who sleeps in it, and as high as lets her sit on it.
   const length = bodyOf(piece.mattressLength, piece.school, means) + 2 * piece.play;
   const width = doll(piece.mattressWidth) + 2 * piece.play;

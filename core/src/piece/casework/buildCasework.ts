@@ -75,5 +75,6 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
     },
     bays: filled.value.bays,
     openings: openingsOf(plan, filled.value.bays),
+    marks: [],
   });
 };

@@ -2,7 +2,7 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import { bodyOf, layersFor, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
+import { bodyOf, layersFor, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
 import type { Space } from '../kit/panels.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { BOARD_ROLES, type BoardRole, type Casework } from './casework.ts';
@@ -105,9 +105,7 @@ const tooSmall = (plan: CarcassPlan): PieceProblem | undefined => {
 /** Takes the measures of a casework. Outside held: the stated sizes are the box. Inside held: boards are added to the stated clear space.
  *  Errors: 'too-small' when boards leave no clear space. */
 export const planCarcass = (piece: Casework, means: Means): Result<CarcassPlan, PieceProblem> => {
-  const sheets = Object.fromEntries(
-    BOARD_ROLES.map((role) => [role, sheetingOf(piece.boards, piece.thick, role, means)]),
-  ) as unknown as Sheetings;
+  const sheets = sheetsFor(piece, BOARD_ROLES, means);
   const doll = (measure: Casework['width']) => dollOf(measure, means.scale);
   const frame = piece.frame ? sheets.frame.thickness : 0;
   const { before, inside } = depthsOf(frontsOf(piece, sheets.door), frame);

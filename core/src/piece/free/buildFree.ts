@@ -4,7 +4,7 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { boardWithEdge, bounds, ellipseRing, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import type { Built } from '../kit/built.ts';
-import { type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
+import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
 import { layered, type Space } from '../kit/panels.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { type Anchor, BOX, type FaceWord, FREE_ROLES, type Free, type FreePanel } from './free.ts';
@@ -162,15 +162,12 @@ const panelParts = (
  *  'does-not-fit' for a panel without extent and for holes. */
 export const buildFree = (piece: Free, means: Means): Result<Built, PieceProblem> => {
   const doll = (measure: Measure) => dollOf(measure, means.scale);
-  const sheets = Object.fromEntries(FREE_ROLES.map((role) => [role, sheetingOf(piece.boards, piece.thick, role, means)])) as Record<
-    string,
-    Sheeting
-  >;
+  const sheets = sheetsFor(piece, FREE_ROLES, means);
   const room: Space = { x0: 0, x1: doll(piece.width), y0: 0, y1: doll(piece.height), z0: 0, z1: doll(piece.depth) };
   const placed = new Map<string, Space>([[BOX, room]]);
   const parts: Part[] = [];
   for (const panel of piece.panels) {
-    const sheet = sheets[panel.board] as Sheeting;
+    const sheet = sheets[panel.board];
     const laid = lay(panel, placed, doll, sheet);
     if (!laid.ok) return laid;
     const made = panelParts(panel, laid.value, piece, sheet, doll);
@@ -180,5 +177,5 @@ export const buildFree = (piece: Free, means: Means): Result<Built, PieceProblem
   }
   const outside = around(parts.map(boxOf));
   const clear = { min: [0, 0, 0], max: [0, 0, 0] } as const;
-  return ok({ assembly: { parts, outside, clear, motions: [] }, bays: [], openings: [] });
+  return ok({ assembly: { parts, outside, clear, motions: [] }, bays: [], openings: [], marks: [] });
 };

@@ -23,7 +23,8 @@ export type FieldKind =
   | { readonly kind: 'count'; readonly min: number; readonly max: number }
   | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly label: string }[] }
   | { readonly kind: 'yes' }
-  | { readonly kind: 'stick' }
+  /** A stick; `only` those with edges, or round ones, where others cannot be joined. */
+  | { readonly kind: 'stick'; readonly only?: 'edged' | 'round' }
   | { readonly kind: 'board' }
   /** A thickness that layers are glued up to; null is one board. */
   | { readonly kind: 'layers' }

@@ -43,3 +43,11 @@ export const sheetingOf = (boards: BoardChoice, thick: ThickChoice, role: string
   const layers = wanted === null ? 1 : layersFor(dollOf(wanted, means.scale), one).layers;
   return { board: board.id, one, layers, thickness: one * layers };
 };
+
+/** The board of each of a family's roles. */
+export const sheetsFor = <Role extends string>(
+  { boards, thick }: { readonly boards: BoardChoice; readonly thick: ThickChoice },
+  roles: readonly Role[],
+  means: Means,
+): Readonly<Record<Role, Sheeting>> =>
+  Object.fromEntries(roles.map((role) => [role, sheetingOf(boards, thick, role, means)])) as Record<Role, Sheeting>;

@@ -4,6 +4,18 @@ export type Preset = {
   readonly name: string;
   readonly hint: string;
   readonly words: string;
-  readonly kind: 'storing' | 'kitchen' | 'tables' | 'beds' | 'panels';
+  readonly kind:
+    | 'storing'
+    | 'kitchen'
+    | 'tables'
+    | 'beds'
+    | 'seats'
+    | 'sticks'
+    | 'round'
+    | 'shapes'
+    | 'walls'
+    | 'openings'
+    | 'shop'
+    | 'panels';
   readonly piece: object;
 };

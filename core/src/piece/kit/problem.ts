@@ -7,3 +7,7 @@ export type PieceProblem =
   | { readonly code: 'too-small'; readonly direction: 'width' | 'height' | 'depth'; readonly available: number; readonly needed: number }
   | { readonly code: 'does-not-fit'; readonly what: string; readonly available: number; readonly needed: number }
   | { readonly code: 'unknown-face'; readonly what: string; readonly face: string };
+
+/** What lacks room: nothing when there is enough. */
+export const lack = (what: string, available: number, needed: number): PieceProblem | undefined =>
+  available < needed ? { code: 'does-not-fit', what, available: Math.max(0, Math.floor(available)), needed: Math.ceil(needed) } : undefined;

@@ -68,5 +68,5 @@ export const buildTable = (piece: Table, means: Means): Result<Built, PieceProbl
   const low = wall ? under.y1 - plan.bracket : 0;
   const box = { min: [0, low, 0], max: [outside.x1, outside.y1, outside.z1] } as const;
   const clear = { min: [0, 0, 0], max: [0, 0, 0] } as const;
-  return ok({ assembly: { parts, outside: box, clear, motions: drawn.value.motions }, bays: [], openings: [] });
+  return ok({ assembly: { parts, outside: box, clear, motions: drawn.value.motions }, bays: [], openings: [], marks: [] });
 };

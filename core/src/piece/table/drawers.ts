@@ -3,9 +3,9 @@ import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { insetDrawer } from '../kit/drawer.ts';
 import { layered, type Space, sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../kit/problem.ts';
 import { isRound, legSizes } from './legs.ts';
-import { type Drawn, lack, type Plan, word } from './plan.ts';
+import { type Drawn, type Plan, word } from './plan.ts';
 
 /** Drawers side by side behind where the front apron would be: a floor, boards between, and a tray in each. */
 export const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {

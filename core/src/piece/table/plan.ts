@@ -1,9 +1,8 @@
 // µm, doll size. What every part of a table is measured from.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetingOf } from '../kit/means.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
 import type { PanelKind, Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
 import { TABLE_ROLES, type Table, type TableRole } from './table.ts';
 
 export type Plan = {
@@ -18,14 +17,9 @@ export type Plan = {
   readonly bracket: number;
 };
 
-export const lack = (what: string, available: number, needed: number): PieceProblem | undefined =>
-  available < needed ? { code: 'does-not-fit', what, available, needed } : undefined;
-
 export const planTable = (piece: Table, means: Means): Plan => {
   const doll = (measure: Table['width']) => dollOf(measure, means.scale);
-  const sheets = Object.fromEntries(
-    TABLE_ROLES.map((role) => [role, sheetingOf(piece.boards, piece.thick, role, means)]),
-  ) as Plan['sheets'];
+  const sheets = sheetsFor(piece, TABLE_ROLES, means);
   const outside: Space = {
     x0: 0,
     x1: doll(piece.width),

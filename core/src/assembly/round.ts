@@ -1,0 +1,180 @@
+// µm, doll size. Parts that go round an axis: discs, rings, tubes, cones, dowels. Two that have their axis in common are told apart by their
+// profiles alone, and touch all round where those lie on one another.
+import { add, dot, normalOf, type Point, type Pose, type Ring, ringArea, scaled, toSpace, type Vec3 } from '../shape/index.ts';
+import type { Contact } from './contacts.ts';
+import { type Convex, meets } from './convex.ts';
+import { type Part, upperOf } from './part.ts';
+
+/** The radii outside and inside at one end; nought inside what is solid. */
+type Girth = { readonly outer: number; readonly inner: number };
+
+/** A part that goes round: from where to where along its axis, how far out and how far in at either end, in how many chords. */
+export type Round = { readonly from: number; readonly to: number; readonly low: Girth; readonly high: Girth; readonly count: number };
+
+/** Points of circles are rounded to the micrometre. */
+const ROUNDED = 1.5;
+
+const LEAST_CHORDS = 12;
+
+const radiusOf = (ring: Ring, [cx, cy]: Point): number | undefined => {
+  const [first] = ring as [Point];
+  const radius = Math.hypot(first[0] - cx, first[1] - cy);
+  return ring.every(([x, y]) => Math.abs(Math.hypot(x - cx, y - cy) - radius) < ROUNDED) ? radius : undefined;
+};
+
+/** The middle of a ring that goes round: halfway between opposite points. */
+const middleOf = (ring: Ring): Point => {
+  const [first, opposite] = [ring[0] as Point, ring[ring.length / 2] as Point];
+  return [(first[0] + opposite[0]) / 2, (first[1] + opposite[1]) / 2];
+};
+
+const girthOf = (part: Part, middle: Point, which: 'region' | 'upper'): Girth | undefined => {
+  const { outline, holes } = which === 'region' ? part.region : upperOf(part);
+  const outer = radiusOf(outline, middle);
+  const inner = holes.length === 0 ? 0 : radiusOf(holes[0] as Ring, middle);
+  return outer === undefined || inner === undefined ? undefined : { outer, inner };
+};
+
+type Turned = Round & { readonly key: string; readonly middle: Point };
+
+const turnedOf = (part: Part): Turned | null => {
+  const { outline, holes } = part.region;
+  const count = outline.length;
+  const round = count >= LEAST_CHORDS && count % 2 === 0 && holes.length <= 1 && (holes[0]?.length ?? count) === count;
+  if (!round) return null;
+  const middle = middleOf(outline);
+  const [low, high] = [girthOf(part, middle, 'region'), girthOf(part, middle, 'upper')];
+  if (!low || !high) return null;
+  const axis = normalOf(part.pose);
+  const forwards = (axis.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0;
+  const [way, at] = [forwards ? axis : scaled(axis, -1), toSpace(part.pose, middle)];
+  const along = dot(at, way);
+  const off = add(at, scaled(way, -along));
+  const [from, to] = forwards ? [along, along + part.thickness] : [along - part.thickness, along];
+  const key = [...way.map((value) => value * 1e6), ...off].map((value) => Math.round(value) + 0).join(' ');
+  return { from, to, low: forwards ? low : high, high: forwards ? high : low, count, key, middle };
+};
+
+const known = new WeakMap<Part, Turned | null>();
+
+const turned = (part: Part): Turned | null => {
+  const found = known.get(part);
+  if (found !== undefined) return found;
+  const made = part.region.outline.length < LEAST_CHORDS ? null : turnedOf(part);
+  known.set(part, made);
+  return made;
+};
+
+/** Both parts as they go round, when they go round one axis. */
+export const coaxial = (a: Part, b: Part): readonly [Round, Round] | undefined => {
+  const [one, other] = [turned(a), turned(b)];
+  return one && other && one.key === other.key ? [one, other] : undefined;
+};
+
+/** A profile as a convex solid: outwards, along the axis, and so deep that depth tells nothing apart. */
+const profileOf = ({ from, to, low, high }: Round): Convex => {
+  const corners = [
+    [low.inner, from],
+    [low.outer, from],
+    [high.outer, to],
+    [high.inner, to],
+  ] as const;
+  const points = [0, 1e6].flatMap((depth) => corners.map(([x, y]): Vec3 => [x, y, depth]));
+  const edges = corners.flatMap(([x, y], index): readonly Vec3[] => {
+    const [nextX, nextY] = corners[(index + 1) % 4] as (typeof corners)[number];
+    const length = Math.hypot(nextX - x, nextY - y);
+    return length < 1 ? [] : [[(nextX - x) / length, (nextY - y) / length, 0]];
+  });
+  const normals = edges.map(([x, y]): Vec3 => [y, -x, 0]);
+  const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
+  const bounds = { min: [Math.min(...xs), Math.min(...ys), 0], max: [Math.max(...xs), Math.max(...ys), 1e6] } as const;
+  return { points, bounds, directions: () => ({ normals, edges: [...edges, [0, 0, 1]] }) };
+};
+
+/** Whether two that go round one axis share volume; or, moving `far` along it (−1 or 1), whether the first runs into the other. */
+export const roundsMeet = ([a, b]: readonly [Round, Round], way = 0, far = 0): boolean =>
+  meets(profileOf(a), profileOf(b), [0, way, 0], far);
+
+/** A surface that goes round: the outside of a part, or the inside of a hole in it, from where to where along its axis and how far off it. */
+type Surface = {
+  readonly part: number;
+  readonly inside: boolean;
+  readonly from: number;
+  readonly to: number;
+  readonly low: number;
+  readonly high: number;
+  readonly count: number;
+};
+
+const surfacesOf = (part: Part, index: number): readonly (Surface & { readonly key: string })[] => {
+  const round = turned(part);
+  const base = { part: index, count: round?.count ?? 0, from: round?.from ?? 0, to: round?.to ?? 0 };
+  if (round)
+    return [
+      { ...base, key: round.key, inside: false, low: round.low.outer, high: round.high.outer },
+      ...(round.low.inner > 0 ? [{ ...base, key: round.key, inside: true, low: round.low.inner, high: round.high.inner }] : []),
+    ];
+  // A hole in a board of any other outline takes a dowel all the same.
+  return part.region.holes.flatMap((hole) => {
+    const disc = hole.length < LEAST_CHORDS || part.upper ? null : turnedOf({ ...part, region: { outline: hole, holes: [] } });
+    return disc ? [{ ...disc, part: index, inside: true, low: disc.low.outer, high: disc.high.outer }] : [];
+  });
+};
+
+const radiusAt = ({ from, to, low, high }: Surface, at: number): number => low + ((high - low) * (at - from)) / (to - from);
+
+/** What is glued must be higher than this. */
+const LEAST_HEIGHT = 2;
+
+/** A facet of a part's outside between two heights above its own lower face, as its plane and what lies in it. */
+const facet = (part: Part, index: number, low: number, high: number): { readonly plane: Pose; readonly ring: Ring } => {
+  const [under, over] = [part.region.outline, upperOf(part).outline];
+  const at = (corner: number, height: number): Vec3 => {
+    const [a, b] = [under[corner % under.length] as Point, over[corner % over.length] as Point];
+    const share = height / part.thickness;
+    return toSpace(part.pose, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share], height);
+  };
+  const corners = [at(index, low), at(index + 1, low), at(index + 1, high), at(index, high)] as const;
+  const minus = (p: Vec3, q: Vec3): Vec3 => add(p, scaled(q, -1));
+  const unit = (p: Vec3): Vec3 => scaled(p, 1 / Math.hypot(...p));
+  const u = unit(minus(corners[1], corners[0]));
+  const rib = minus(corners[3], corners[0]);
+  const plane: Pose = { origin: corners[0], u, v: unit(minus(rib, scaled(u, dot(rib, u)))) };
+  const ring = corners.map((corner): Point => {
+    const from = minus(corner, plane.origin);
+    return [Math.round(dot(from, plane.u)), Math.round(dot(from, plane.v))];
+  });
+  return { plane, ring };
+};
+
+/** Where the outside of one lies on the inside of another all round. */
+const touchingRound = (parts: readonly Part[], core: Surface, shell: Surface): readonly Contact[] => {
+  if (core.part === shell.part || core.count !== shell.count) return [];
+  const [from, to] = [Math.max(core.from, shell.from), Math.min(core.to, shell.to)];
+  const flush = [from, to].every((at) => Math.abs(radiusAt(core, at) - radiusAt(shell, at)) < 2 * ROUNDED);
+  if (to - from < LEAST_HEIGHT || !flush) return [];
+  const part = parts[core.part] as Part;
+  const axis = normalOf(part.pose);
+  const forwards = (axis.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0;
+  const [low, high] = forwards ? [from - core.from, to - core.from] : [core.to - to, core.to - from];
+  const [a, b] = [Math.min(core.part, shell.part), Math.max(core.part, shell.part)];
+  return Array.from({ length: core.count }, (_, index): Contact => {
+    const { plane, ring } = facet(part, index, low, high);
+    return { a, b, faceA: 'edge', faceB: 'edge', plane, ring, area: ringArea(ring) };
+  });
+};
+
+/** Where parts that go round one axis touch all round: a disc in its tube, a dowel in its hole, a tube in another.
+ *  Shape: n parts → contacts, one for each chord. */
+export const roundContacts = (parts: readonly Part[]): readonly Contact[] => {
+  const axes = new Map<string, Surface[]>();
+  parts.forEach((part, index) => {
+    for (const surface of surfacesOf(part, index)) axes.set(surface.key, [...(axes.get(surface.key) ?? []), surface]);
+  });
+  return [...axes.values()].flatMap((group) => {
+    const shells = group.filter(({ inside }) => inside);
+    return shells.length === 0
+      ? []
+      : group.flatMap((core) => (core.inside ? [] : shells.flatMap((shell) => touchingRound(parts, core, shell))));
+  });
+};
