@@ -1,5 +1,5 @@
 // µm, doll size. Who stands in whose way when a piece is taken apart, along the six ways of space and, for slanted parts, their own.
-import { bounds, dot, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
+import { bounds, dot, isConvex, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
 import { isPlainBox, shareVolume } from './interference.ts';
 import { type Box, isSquare, type Part, plainly } from './part.ts';
@@ -54,7 +54,8 @@ const sweptBox = (box: Box, way: Vec3): Box => ({
 
 /** Discs, arches and other curved outlines without holes count as their boxes: a way that is called free is free all the same. */
 const countsAsBox = (part: Part): boolean =>
-  isSquare(part) && (isPlainBox(part) || (part.region.holes.length === 0 && part.region.outline.length > 12));
+  isSquare(part) &&
+  (isPlainBox(part) || (part.region.holes.length === 0 && part.region.outline.length > 12 && isConvex(part.region.outline)));
 
 /** For each part the ways in which it may leave, and for each way the parts, by index, that it would run into. */
 export type Blocking = readonly { readonly ways: readonly Vec3[]; readonly by: readonly Set<number>[] }[];

@@ -18,9 +18,16 @@ import type { Field } from './kit/field.ts';
 import type { Means } from './kit/means.ts';
 import type { Preset } from './kit/preset.ts';
 import type { PieceProblem } from './kit/problem.ts';
+import { buildRound } from './round/buildRound.ts';
+import { ROUND_FIELDS } from './round/fields.ts';
+import { ROUND_PRESETS } from './round/presets.ts';
 import { buildSeat } from './seat/buildSeat.ts';
 import { SEAT_FIELDS } from './seat/fields.ts';
 import { SEAT_PRESETS } from './seat/presets.ts';
+import { buildStack } from './stack/buildStack.ts';
+import { STACK_FIELDS } from './stack/fields.ts';
+import { STACK_PRESETS } from './stack/presets.ts';
+import type { Stack } from './stack/stack.ts';
 import { buildStickwork } from './stickwork/buildStickwork.ts';
 import { STICKWORK_FIELDS } from './stickwork/fields.ts';
 import { STICKWORK_PRESETS } from './stickwork/presets.ts';
@@ -52,6 +59,12 @@ const mirroredFree = (piece: Free): Free => ({
   })),
 });
 
+/** Its own points are mirrored; every outline with a name is its own mirror image. */
+const mirroredStack = (piece: Stack): Stack => ({
+  ...piece,
+  points: piece.points.map((ring) => ring.map(([x, y]) => [-x + 0, y] as const).toReversed()),
+});
+
 const LADDER = { none: 'none', left: 'right', right: 'left' } as const;
 
 type Building<P extends Piece> = {
@@ -75,6 +88,8 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
   },
   seat: { fields: SEAT_FIELDS, build: buildSeat, presets: SEAT_PRESETS, mirrored: (piece) => piece },
   stickwork: { fields: STICKWORK_FIELDS, build: buildStickwork, presets: STICKWORK_PRESETS, mirrored: (piece) => piece },
+  round: { fields: ROUND_FIELDS, build: buildRound, presets: ROUND_PRESETS, mirrored: (piece) => piece },
+  stack: { fields: STACK_FIELDS, build: buildStack, presets: STACK_PRESETS, mirrored: mirroredStack },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

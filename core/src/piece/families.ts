@@ -4,12 +4,14 @@ import type { z } from 'zod';
 import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
+import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
 import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
+import { STACK_ROLES, type Stack, stackSchema } from './stack/stack.ts';
 import { STICKWORK_ROLES, type Stickwork, stickworkSchema } from './stickwork/stickwork.ts';
 import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Seat | Stickwork | Free;
+export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -46,6 +48,16 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     schema: stickworkSchema as unknown as Family<Stickwork>['schema'],
     roles: STICKWORK_ROLES,
     partsAbout: ({ count, layers }) => 60 + 4 * count * layers,
+  },
+  round: {
+    schema: roundSchema as unknown as Family<Turned>['schema'],
+    roles: ROUND_ROLES,
+    partsAbout: ({ sections }) => sections.reduce((sum, { kind, count }) => sum + (kind === 'merlons' ? 2 * count : 4), 0),
+  },
+  stack: {
+    schema: stackSchema as unknown as Family<Stack>['schema'],
+    roles: STACK_ROLES,
+    partsAbout: ({ layers }) => layers.reduce((sum, { boards }) => sum + boards, 0),
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

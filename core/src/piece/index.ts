@@ -28,4 +28,18 @@ export { boardFor, layersFor, type Means, type Sheeting } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
+export { SECTION_FIELDS, SECTION_WORDS } from './round/fields.ts';
+export { MOST_SECTIONS, newSection, SECTIONS, type Section, type SectionKind, type Turned } from './round/turned.ts';
+export { outlineOfStack } from './stack/buildStack.ts';
+export { LAYER_FIELDS } from './stack/fields.ts';
+export {
+  MOST_LAYERS,
+  MOST_POINTS,
+  newLayer,
+  OUTLINE_KINDS,
+  type OutlineKind,
+  STACK_ROLES,
+  type Stack,
+  type StackLayer,
+} from './stack/stack.ts';
 export type { Table } from './table/table.ts';

@@ -9,9 +9,11 @@ import {
   fieldsOf,
   fromPreset,
   isFieldShown,
+  LAYER_FIELDS,
   newCell,
   type Piece,
   PRESETS,
+  SECTION_FIELDS,
   valueAt,
   withValueAt,
 } from './index.ts';
@@ -76,7 +78,10 @@ export const randomPiece = (preset: number, seed: number): Piece => {
   const random = seededRandom(seed * 7919 + preset);
   const piece = fromPreset(PRESETS[preset % PRESETS.length] as (typeof PRESETS)[number], 'p', 1);
   const now = changed(piece, fieldsOf(piece), random, 0.25);
-  return now.family === 'casework' ? { ...now, front: changedCell(now.front, random) } : now;
+  if (now.family === 'casework') return { ...now, front: changedCell(now.front, random) };
+  if (now.family === 'round') return { ...now, sections: now.sections.map((section) => changed(section, SECTION_FIELDS, random, 0.3)) };
+  if (now.family === 'stack') return { ...now, layers: now.layers.map((layer) => changed(layer, LAYER_FIELDS, random, 0.2)) };
+  return now;
 };
 
 /** A board of this thickness in micrometres. */

@@ -1,4 +1,5 @@
 export { intersection } from './clip.ts';
+export { cubic, FIGURES, type Figure, figureRing, filling } from './figures.ts';
 export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
 export { boardWithEdge, chordsOf, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
@@ -18,5 +19,5 @@ export {
   signedArea,
 } from './plane.ts';
 export { add, cross, dot, normalOf, type Pose, scaled, toPlane, toSpace, type Vec3 } from './pose.ts';
-export { areaOf, common, grown, less, merged, without } from './regions.ts';
+export { areaOf, asSimple, common, grown, less, merged, without } from './regions.ts';
 export { cornersOfTriangles, isConvex, trianglesOf, turnAt } from './triangles.ts';

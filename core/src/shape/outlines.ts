@@ -1,7 +1,7 @@
 // µm. Outlines that are not rectangles; curves are flattened so that no chord stands off its arc by more than 0.01 mm.
 import type { Point, Ring } from './plane.ts';
 
-const CHORD_ERROR = 10;
+export const CHORD_ERROR = 10;
 
 /** How many chords a full circle takes: a multiple of four, so that its extremes are points of it. */
 export const chordsOf = (radius: number): number => {

@@ -157,3 +157,12 @@ export const grown = (region: Region, by: number): readonly Region[] =>
 /** The area of several regions that do not overlap, in µm². */
 export const areaOf = (regions: readonly Region[]): number =>
   regions.reduce((sum, { outline, holes }) => holes.reduce((left, hole) => left - ringArea(hole), sum + ringArea(outline)), 0);
+
+/** Rings as they were drawn, whichever way they run, as regions that cross nothing: what lies in an odd number of them is matter. */
+export const asSimple = (rings: readonly Ring[]): readonly Region[] =>
+  regionsFrom(
+    union(
+      rings.map((ring) => ring.map(([x, y]) => ({ x, y, z: 0 }))),
+      FillRule.EvenOdd,
+    ),
+  );
