@@ -18,12 +18,19 @@ import type { Field } from './kit/field.ts';
 import type { Means } from './kit/means.ts';
 import type { Preset } from './kit/preset.ts';
 import type { PieceProblem } from './kit/problem.ts';
+import { buildOpening } from './opening/buildOpening.ts';
+import { OPENING_FIELDS } from './opening/fields.ts';
+import type { Opening } from './opening/opening.ts';
+import { OPENING_PRESETS } from './opening/presets.ts';
 import { buildRound } from './round/buildRound.ts';
 import { ROUND_FIELDS } from './round/fields.ts';
 import { ROUND_PRESETS } from './round/presets.ts';
 import { buildSeat } from './seat/buildSeat.ts';
 import { SEAT_FIELDS } from './seat/fields.ts';
 import { SEAT_PRESETS } from './seat/presets.ts';
+import { buildShop } from './shop/buildShop.ts';
+import { SHOP_FIELDS } from './shop/fields.ts';
+import { SHOP_PRESETS } from './shop/presets.ts';
 import { buildStack } from './stack/buildStack.ts';
 import { STACK_FIELDS } from './stack/fields.ts';
 import { STACK_PRESETS } from './stack/presets.ts';
@@ -34,6 +41,9 @@ import { STICKWORK_PRESETS } from './stickwork/presets.ts';
 import { buildTable } from './table/buildTable.ts';
 import { TABLE_FIELDS } from './table/fields.ts';
 import { TABLE_PRESETS } from './table/presets.ts';
+import { buildWall } from './wall/buildWall.ts';
+import { WALL_FIELDS } from './wall/fields.ts';
+import { WALL_PRESETS } from './wall/presets.ts';
 
 const mirroredCasework = (piece: Casework): Casework => ({
   ...piece,
@@ -65,6 +75,8 @@ const mirroredStack = (piece: Stack): Stack => ({
   points: piece.points.map((ring) => ring.map(([x, y]) => [-x + 0, y] as const).toReversed()),
 });
 
+const mirroredOpening = (piece: Opening): Opening => ({ ...piece, hinge: piece.hinge === 'left' ? 'right' : 'left' });
+
 const LADDER = { none: 'none', left: 'right', right: 'left' } as const;
 
 type Building<P extends Piece> = {
@@ -90,6 +102,9 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
   stickwork: { fields: STICKWORK_FIELDS, build: buildStickwork, presets: STICKWORK_PRESETS, mirrored: (piece) => piece },
   round: { fields: ROUND_FIELDS, build: buildRound, presets: ROUND_PRESETS, mirrored: (piece) => piece },
   stack: { fields: STACK_FIELDS, build: buildStack, presets: STACK_PRESETS, mirrored: mirroredStack },
+  wall: { fields: WALL_FIELDS, build: buildWall, presets: WALL_PRESETS, mirrored: (piece) => piece },
+  opening: { fields: OPENING_FIELDS, build: buildOpening, presets: OPENING_PRESETS, mirrored: mirroredOpening },
+  shop: { fields: SHOP_FIELDS, build: buildShop, presets: SHOP_PRESETS, mirrored: (piece) => piece },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

@@ -4,14 +4,17 @@ import type { z } from 'zod';
 import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
+import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
 import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
 import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
+import { SHOP_ROLES, type Shop, shopSchema } from './shop/shop.ts';
 import { STACK_ROLES, type Stack, stackSchema } from './stack/stack.ts';
 import { STICKWORK_ROLES, type Stickwork, stickworkSchema } from './stickwork/stickwork.ts';
 import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
+import { WALL_ROLES, type WallThing, wallSchema } from './wall/wallThing.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | Free;
+export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -58,6 +61,22 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     schema: stackSchema as unknown as Family<Stack>['schema'],
     roles: STACK_ROLES,
     partsAbout: ({ layers }) => layers.reduce((sum, { boards }) => sum + boards, 0),
+  },
+  wall: {
+    schema: wallSchema as unknown as Family<WallThing>['schema'],
+    roles: WALL_ROLES,
+    partsAbout: ({ count }) => 8 + 2 * count,
+  },
+  opening: {
+    schema: openingSchema as unknown as Family<Opening>['schema'],
+    roles: OPENING_ROLES,
+    partsAbout: ({ form, panelsAcross, panelsUp, barsUpright, barsLying }) =>
+      16 + (form === 'door' ? panelsAcross * panelsUp : barsUpright + barsLying * (barsUpright + 1)),
+  },
+  shop: {
+    schema: shopSchema as unknown as Family<Shop>['schema'],
+    roles: SHOP_ROLES,
+    partsAbout: ({ count }) => 12 + 3 * count,
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { textField } from '../../kit/index.ts';
+import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
+import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
+import { type Piecelike, pieceFields } from '../kit/base.ts';
+
+export const WALL_ROLES = ['board', 'bracket', 'strip'] as const;
+export type WallRole = (typeof WALL_ROLES)[number];
+
+export const WALL_FORMS = ['shelf', 'pegs', 'frame', 'clock'] as const;
+export type WallForm = (typeof WALL_FORMS)[number];
+
+/** Something flat that hangs on a wall: a shelf on brackets, a rail with pegs, a frame round a picture, mirror or sign, a clock. */
+export type WallThing = Piecelike<'wall', WallRole> & {
+  readonly form: WallForm;
+  readonly width: Measure;
+  readonly height: Measure;
+  readonly depth: Measure;
+  /** Brackets or pegs side by side. */
+  readonly count: number;
+  readonly bracket: 'triangle' | 'curved' | 'square';
+  /** A board on the wall behind the brackets; a shelf over the pegs. */
+  readonly backed: boolean;
+  readonly peg: StickName;
+  /** How far pegs rise towards their ends. */
+  readonly rise: Measure;
+  /** How wide the frame's strips or the clock's rim are; 0 for none. */
+  readonly border: Measure;
+  readonly corners: 'mitred' | 'butted';
+  /** Clear sheet in front of the picture. */
+  readonly glazed: boolean;
+};
+
+const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
+const base = measureField({ min: 0, max: 2 * UM.m });
+const mm = (millimetres: number) => realUm(millimetres * UM.mm);
+
+export const wallSchema = z.strictObject({
+  family: z.literal('wall'),
+  ...pieceFields(WALL_ROLES),
+  name: textField(80).default('wall shelf'),
+  form: z.enum(WALL_FORMS).default('shelf'),
+  width: side.default(mm(600)),
+  height: side.default(mm(200)),
+  depth: side.default(mm(200)),
+  count: z.number().int().min(1).max(20).default(2),
+  bracket: z.enum(['triangle', 'curved', 'square']).default('triangle'),
+  backed: z.boolean().default(false),
+  peg: z.enum(ROUND_STICKS as [StickName, ...StickName[]]).default('round dowel, 3 mm'),
+  rise: base.default(mm(20)),
+  border: base.default(mm(40)),
+  corners: z.enum(['mitred', 'butted']).default('mitred'),
+  glazed: z.boolean().default(false),
+});
