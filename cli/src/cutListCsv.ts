@@ -19,6 +19,9 @@ export const cutListCsv = (document: SetDocument, derived: DerivedSet): string =
       'height mm': group.height / 1000,
       width: formatLength(group.width, document.units).text,
       height: formatLength(group.height, document.units).text,
+      'slanting cuts': group.slants
+        .map(({ at, angle, long, short }) => `${at} ${((angle * 180) / Math.PI).toFixed(1)}°, ${long / 1000} to ${short / 1000} mm`)
+        .join('; '),
       grain: group.grained ? 'along height' : '',
     })),
   );

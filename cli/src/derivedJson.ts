@@ -17,6 +17,10 @@ const pieceJson = ({ id, name, made }: DerivedSet['pieces'][number]) => ({
     thicknessUm: part.thickness,
     outline: part.region.outline.map(pair),
     holes: part.region.holes.map((hole) => hole.map(pair)),
+    // Where edges slant the outline at full thickness is another; what is rolled is cut as something else.
+    ...(part.upper && { upper: { outline: part.upper.outline.map(pair), holes: part.upper.holes.map((hole) => hole.map(pair)) } }),
+    ...(part.flat && { flat: { outline: part.flat.region.outline.map(pair), thicknessUm: part.flat.thickness } }),
+    ...(part.length === null ? {} : { lengthUm: Math.round(part.length) }),
     // Adding nought turns the −0 of a turned axis into 0, so that equal poses are equal text.
     pose: {
       origin: part.pose.origin.map((value) => value + 0),

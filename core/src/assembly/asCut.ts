@@ -5,7 +5,6 @@ import {
   cross,
   dot,
   merged,
-  normalOf,
   type Point,
   type Region,
   type Ring,

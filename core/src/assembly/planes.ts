@@ -45,8 +45,11 @@ const into = (basis: Pose, pose: Pose, height: number): ((point: Point) => Point
   return (point) => [Math.round(ox + point[0] * ux + point[1] * vx), Math.round(oy + point[0] * uy + point[1] * vy)];
 };
 
-/** A slanted edge shorter than this, of an outline with many corners, is a facet of a curve: it meets other parts along a line, and nothing is glued to it. */
+/** A slanted edge shorter than this, of an outline with many corners, is a facet of a curve: it meets other parts along a line, and nothing is
+ *  glued to it but what has the same curve (`round.ts`). */
 const FACET = 5_000;
+
+export const isFacet = ([ax, ay]: Point, [bx, by]: Point): boolean => ax !== bx && ay !== by && Math.hypot(bx - ax, by - ay) < FACET;
 
 /** Slanted faces are born from rounded outlines, and short ones turn by more than a thousandth for it: they lie in one plane when they look
  *  alike and all their corners are within a hundredth of a millimetre of it. */
@@ -130,7 +133,7 @@ const addSlant = (found: Found, { pose, thickness }: Part, part: number, flat: r
 const addEdge = (found: Found, part: Part, index: number, from: Point, to: Point, facets: boolean): void => {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const upright = from[0] === to[0] || from[1] === to[1];
-  if (facets && length < FACET && !upright) return;
+  if (facets && isFacet(from, to)) return;
   const { pose, thickness } = part;
   // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
   const normal = add(scaled(pose.u, (to[1] - from[1]) / length), scaled(pose.v, (from[0] - to[0]) / length));

@@ -4,12 +4,13 @@ import { add, dot, normalOf, type Point, type Pose, type Ring, ringArea, scaled,
 import type { Contact } from './contacts.ts';
 import { type Convex, meets } from './convex.ts';
 import { type Part, upperOf } from './part.ts';
+import { isFacet } from './planes.ts';
 
 /** The radii outside and inside at one end; nought inside what is solid. */
 type Girth = { readonly outer: number; readonly inner: number };
 
-/** A part that goes round: from where to where along its axis, how far out and how far in at either end, in how many chords. */
-export type Round = { readonly from: number; readonly to: number; readonly low: Girth; readonly high: Girth; readonly count: number };
+/** A part that goes round: from where to where along its axis, how far out and how far in at either end. */
+export type Round = { readonly from: number; readonly to: number; readonly low: Girth; readonly high: Girth };
 
 /** Points of circles are rounded to the micrometre. */
 const ROUNDED = 1.5;
@@ -40,7 +41,7 @@ type Turned = Round & { readonly key: string; readonly middle: Point };
 const turnedOf = (part: Part): Turned | null => {
   const { outline, holes } = part.region;
   const count = outline.length;
-  const round = count >= LEAST_CHORDS && count % 2 === 0 && holes.length <= 1 && (holes[0]?.length ?? count) === count;
+  const round = count >= LEAST_CHORDS && count % 2 === 0 && holes.length <= 1;
   if (!round) return null;
   const middle = middleOf(outline);
   const [low, high] = [girthOf(part, middle, 'region'), girthOf(part, middle, 'upper')];
@@ -52,7 +53,7 @@ const turnedOf = (part: Part): Turned | null => {
   const off = add(at, scaled(way, -along));
   const [from, to] = forwards ? [along, along + part.thickness] : [along - part.thickness, along];
   const key = [...way.map((value) => value * 1e6), ...off].map((value) => Math.round(value) + 0).join(' ');
-  return { from, to, low: forwards ? low : high, high: forwards ? high : low, count, key, middle };
+  return { from, to, low: forwards ? low : high, high: forwards ? high : low, key, middle };
 };
 
 const known = new WeakMap<Part, Turned | null>();
@@ -108,17 +109,54 @@ type Surface = {
 
 const surfacesOf = (part: Part, index: number): readonly (Surface & { readonly key: string })[] => {
   const round = turned(part);
-  const base = { part: index, count: round?.count ?? 0, from: round?.from ?? 0, to: round?.to ?? 0 };
+  const base = { part: index, count: part.region.outline.length, from: round?.from ?? 0, to: round?.to ?? 0 };
   if (round)
     return [
       { ...base, key: round.key, inside: false, low: round.low.outer, high: round.high.outer },
-      ...(round.low.inner > 0 ? [{ ...base, key: round.key, inside: true, low: round.low.inner, high: round.high.inner }] : []),
+      ...(round.low.inner > 0
+        ? [
+            {
+              ...base,
+              key: round.key,
+              count: part.region.holes[0]?.length ?? 0,
+              inside: true,
+              low: round.low.inner,
+              high: round.high.inner,
+            },
+          ]
+        : []),
     ];
-  // A hole in a board of any other outline takes a dowel all the same.
-  return part.region.holes.flatMap((hole) => {
-    const disc = hole.length < LEAST_CHORDS || part.upper ? null : turnedOf({ ...part, region: { outline: hole, holes: [] } });
-    return disc ? [{ ...disc, part: index, inside: true, low: disc.low.outer, high: disc.high.outer }] : [];
+  if (part.upper) return [];
+  const curved = [part.region.outline, ...part.region.holes].flatMap((ring, number) =>
+    ring.length > LEAST_CHORDS ? [{ ring, inside: number > 0 }] : [],
+  );
+  return curved.flatMap(({ ring, inside }) => {
+    // A hole in a board of any other outline takes a dowel all the same; and any outline lies in a hole of its own shape.
+    const disc = inside ? turnedOf({ ...part, region: { outline: ring, holes: [] } }) : null;
+    if (disc) return [{ ...disc, part: index, count: ring.length, inside, low: disc.low.outer, high: disc.high.outer }];
+    return [{ ...spanOf(part), key: shapeKey(part, ring), part: index, inside, low: 0, high: 0, count: ring.length }];
   });
+};
+
+/** From where to where a part reaches along its normal, counted in the sense in which that is positive. */
+const spanOf = (part: Part): { readonly from: number; readonly to: number } => {
+  const normal = normalOf(part.pose);
+  const forwards = (normal.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0;
+  const along = dot(part.pose.origin, forwards ? normal : scaled(normal, -1));
+  return forwards ? { from: along, to: along + part.thickness } : { from: along - part.thickness, to: along };
+};
+
+/** What two curved outlines have in common that lie on one another: the way they look, how many points and how much they hold, and the box round
+ *  them in space. */
+const shapeKey = ({ pose }: Part, ring: Ring): string => {
+  const corners = ring.map((point) => toSpace(pose, point));
+  const normal = normalOf(pose).map((value) => Math.abs(Math.round(value * 1e6)));
+  const across = ([0, 1, 2] as const).filter((axis) => (normal[axis] as number) < 999_999);
+  const box = across.flatMap((axis) => {
+    const values = corners.map((corner) => corner[axis]);
+    return [Math.min(...values), Math.max(...values)].map(Math.round);
+  });
+  return ['shape', ...normal, ring.length, Math.round(ringArea(ring)), ...box].join(' ');
 };
 
 const radiusAt = ({ from, to, low, high }: Surface, at: number): number => low + ((high - low) * (at - from)) / (to - from);
@@ -158,9 +196,12 @@ const touchingRound = (parts: readonly Part[], core: Surface, shell: Surface): r
   const forwards = (axis.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0;
   const [low, high] = forwards ? [from - core.from, to - core.from] : [core.to - to, core.to - from];
   const [a, b] = [Math.min(core.part, shell.part), Math.max(core.part, shell.part)];
-  return Array.from({ length: core.count }, (_, index): Contact => {
+  const { outline } = part.region;
+  return outline.flatMap((at, index): readonly Contact[] => {
+    // Long and upright sides of other outlines are found where all plane faces are.
+    if (core.low === 0 && !isFacet(at, outline[(index + 1) % outline.length] as Point)) return [];
     const { plane, ring } = facet(part, index, low, high);
-    return { a, b, faceA: 'edge', faceB: 'edge', plane, ring, area: ringArea(ring) };
+    return [{ a, b, faceA: 'edge', faceB: 'edge', plane, ring, area: ringArea(ring) }];
   });
 };
 

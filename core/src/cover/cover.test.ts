@@ -63,7 +63,8 @@ const GIVE = 130;
 
 /** Whether there is board behind a point of a laid panel, or within the give beside it. */
 const isOn = (part: Part, { pose }: Laid, at: Vec3): boolean => {
-  const behind = add(at, scaled(normalOf(pose), -GIVE - 30));
+  // Just behind what slants the edge is elsewhere already.
+  const behind = add(at, scaled(normalOf(pose), part.upper ? -40 : -GIVE - 30));
   return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
 };
 
@@ -86,9 +87,13 @@ const faultsOf = (covering: Covering, { parts }: Assembly, seed: number): readon
       const [x, y] = pointIn(each.panel.region, random);
       const at = add(each.pose.origin, add(scaled(each.pose.u, x), scaled(each.pose.v, y)));
       if (!isOn(part, each, at)) faults.push(`${each.panel.kind} of ${part.id} ${surface.id} lies on nothing`);
+      // What is turned in over a bend is folded on chords, and may come to lie off by so much.
+      const off = each.panel.kind === 'turn-in' ? [0, GIVE, -GIVE] : [0];
+      const before = add(at, scaled(out, 25));
+      const around = off.flatMap((dx) => off.map((dy) => add(before, add(scaled(each.pose.u, dx), scaled(each.pose.v, dy)))));
       const glued = parts.find(
         (other) =>
-          other !== part && !isRound(other) && other.held === 'glue' && part.held === 'glue' && isIn(other, add(at, scaled(out, 25))),
+          other !== part && !isRound(other) && other.held === 'glue' && part.held === 'glue' && around.every((point) => isIn(other, point)),
       );
       if (glued) faults.push(`${each.panel.kind} of ${part.id} ${surface.id} lies where ${glued.id} is glued`);
     }

@@ -50,7 +50,8 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
   for (const main of faces) {
     const wear = wearOf(main) as Wear;
     const finish = finishOf(wear, finishes) as Finish;
-    const over = finish.edges === 'wrapped' && !sameWear(wear, wrapped);
+    // Flaps go over edges that stand square to the face; those that slant wear strips.
+    const over = finish.edges === 'wrapped' && !sameWear(wear, wrapped) && !part.upper && !part.flat;
     const goesOver = new Map(
       over ? edges.filter((edge) => sameWear(wearOf(edge), wear)).map((edge) => [edge.surface.id as string, edge]) : [],
     );
@@ -75,7 +76,8 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
     const follows = (edge: Placed): Placed | undefined => {
       const ring = rings.find((each) => each.includes(edge)) as Placed[];
       const next = ring[(ring.indexOf(edge) + 1) % ring.length];
-      return next && these.includes(next) ? next : undefined;
+      // What bends or slants lies in no plane that the next strip could be folded from.
+      return next && these.includes(next) && !part.upper && !isBent(edge.surface) ? next : undefined;
     };
     for (const { panels, scores } of stripsOf(these, flaps, follows)) {
       const first = panels[0] as Panel;
@@ -150,7 +152,9 @@ export const wornOn = (
   surfaces.map((surface) => {
     const part = parts[surface.part] as Part;
     const wear = wornBy(dress, part, surface, outside);
-    return part.stuff !== 'board' && isPaper(finishOf(wear, finishes)) ? undefined : wear;
+    // What is rolled is papered outside and inside, not on the rim that its thickness makes.
+    const plain = part.stuff !== 'board' || (part.flat !== undefined && !isEdge(surface));
+    return plain && isPaper(finishOf(wear, finishes)) ? undefined : wear;
   });
 
 /** Covers a piece.

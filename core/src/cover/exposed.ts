@@ -2,6 +2,7 @@
 import { type Box, type Contact, outlineOf, type Part } from '../assembly/index.ts';
 import {
   areaOf,
+  bounds,
   dot,
   less,
   merged,
@@ -17,6 +18,7 @@ import {
 } from '../shape/index.ts';
 import { shutIn } from './shutIn.ts';
 import { type Face, facesOf, poseOfSide } from './surface.ts';
+import { ontoRolled, rolledUp } from './taper.ts';
 
 /** A face as it is to be covered. */
 export type Surface = Face & {
@@ -44,6 +46,16 @@ const liesOn = (pose: Pose, outline: readonly Vec3[]): boolean => {
 const ontoFace = (face: Face, part: Part, outline: readonly Vec3[]): Region | undefined => {
   const { run } = face;
   if (!run) return liesOn(face.pose, outline) ? regionFrom(outline.map((point) => toPlane(face.pose, point))) : undefined;
+  if (run.quads) {
+    const flat = ontoRolled(run.quads, outline, ON_PLANE);
+    return flat && regionFrom(flat);
+  }
+  if (part.upper) {
+    if (!liesOn(face.pose, outline)) return undefined;
+    const flat = outline.map((point) => toPlane(face.pose, point));
+    const { x0, x1 } = bounds(face.region.outline);
+    return flat.every(([x]) => x >= x0 - ON_PLANE && x <= x1 + ON_PLANE) ? regionFrom(flat) : undefined;
+  }
   let from = 0;
   for (let side = 0; side + 1 < run.points.length; side += 1) {
     const [a, b] = [run.points[side] as Point, run.points[side + 1] as Point];
@@ -60,7 +72,7 @@ const ontoFace = (face: Face, part: Part, outline: readonly Vec3[]): Region | un
   return undefined;
 };
 
-type Touch = { readonly outline: readonly Vec3[]; readonly adds: boolean };
+type Touch = { readonly by: number; readonly outline: readonly Vec3[]; readonly adds: boolean };
 type Kind = 'front' | 'back' | 'edge';
 
 /** What is glued to a part, by the kind of face that it touches. */
@@ -73,27 +85,42 @@ const gluedTo = (parts: readonly Part[], contacts: readonly Contact[]): readonly
     const { a, b, faceA, faceB, area } = contact;
     if (parts[a]?.held !== 'glue' || parts[b]?.held !== 'glue') continue;
     const touch = { outline: outlineOf(contact), adds: area > 0 };
-    found[a]?.[faceA].push(touch);
-    found[b]?.[faceB].push(touch);
+    found[a]?.[faceA].push({ ...touch, by: b });
+    found[b]?.[faceB].push({ ...touch, by: a });
   }
   return found;
 };
 
 const kindOf = ({ id }: Face): Kind => (id === 'front' || id === 'back' ? id : 'edge');
 
+/** Zones of what leans are rounded, and leave slivers of what they cover wholly. */
+const isMoreThanSliver = (region: Region): boolean => {
+  const { x0, y0, x1, y1 } = bounds(region.outline);
+  return areaOf([region]) > ON_PLANE * Math.max(x1 - x0, y1 - y0);
+};
+
 const NONE: readonly Region[] = [];
 
-/** The zones that are glued on a face, openings in them left open. */
+/** The zones that are glued on a face, openings in them left open, unless something else is glued in there. */
 const bareOn = (face: Face, part: Part, glued: Glued): readonly Region[] => {
   const touches = glued[kindOf(face)];
   if (touches.length === 0) return NONE;
-  const [added, openings]: [Region[], Region[]] = [[], []];
-  for (const { outline, adds } of touches) {
+  const added: Region[] = [];
+  const openings = new Map<number, { readonly in: Region[]; readonly of: Region[] }>();
+  const hollow = new Set(touches.flatMap(({ adds, by }) => (adds ? [] : [by])));
+  for (const { outline, adds, by } of touches) {
     const zone = ontoFace(face, part, outline);
-    if (zone) (adds ? added : openings).push(zone);
+    if (!zone) continue;
+    if (!hollow.has(by)) {
+      added.push(zone);
+      continue;
+    }
+    const mine = openings.get(by) ?? { in: [], of: [] };
+    (adds ? mine.in : mine.of).push(zone);
+    openings.set(by, mine);
   }
-  if (added.length === 0) return NONE;
-  return openings.length === 0 ? merged(added) : merged(added).flatMap((zone) => less(zone, openings));
+  for (const mine of openings.values()) added.push(...merged(mine.in).flatMap((zone) => less(zone, mine.of)));
+  return added.length === 0 ? NONE : merged(added);
 };
 
 /** Every face of every part with what of it is to be covered.
@@ -112,7 +139,7 @@ export const surfacesOf = (
       ? []
       : facesOf(part, index).map((face): Surface => {
           const bare = bareOn(face, part, glued[index] as Glued);
-          const open = bare.length === 0 ? [face.region] : less(face.region, bare);
+          const open = bare.length === 0 ? [face.region] : less(face.region, bare).filter(isMoreThanSliver);
           const shut = hidden?.(face) ?? [];
           const exposed = shut.length === 0 ? open : open.flatMap((region) => less(region, shut));
           // Field by field: thousands of them are made at once, and spreading takes longer than all the rest.
@@ -124,7 +151,8 @@ export const surfacesOf = (
 
 /** The point of space that a point of a face is. */
 export const inSpace = (face: Face, part: Part, [x, y]: Point): Vec3 => {
-  if (!face.run) return toSpace(face.pose, [x, y]);
+  if (face.run?.quads) return rolledUp(face.run.quads, [x, y]);
+  if (!face.run || part.upper) return toSpace(face.pose, [x, y]);
   let from = 0;
   const { points } = face.run;
   for (let side = 0; side + 1 < points.length; side += 1) {

@@ -68,8 +68,8 @@ export const folded = (paper: Paper, surfaces: readonly Surface[], parts: readon
   const surface = surfaces[first.surface] as Surface;
   const start = (point: Point): Vec3 => {
     const [x, y] = moveBy(first.place, point);
-    if (!surface.run) return toSpace(surface.pose, [x, y]);
     const part = parts[surface.part] as Part;
+    if (!surface.run || part.upper) return toSpace(surface.pose, [x, y]);
     const [a, b] = surface.run.points as unknown as [Point, Point];
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     return toSpace(part.pose, [a[0] + ((b[0] - a[0]) * x) / length, a[1] + ((b[1] - a[1]) * x) / length], y);
@@ -115,10 +115,23 @@ export const onPanel = ({ pose, panel }: Laid, point: Vec3, give: number): boole
 };
 
 /** Whether a point of space is in the matter of a part. */
-export const isIn = ({ pose, thickness, region }: Part, point: Vec3): boolean => {
+export const isIn = ({ pose, thickness, region, upper }: Part, point: Vec3): boolean => {
   const from = minus(point, pose.origin);
   const height = dot(from, normalOf(pose));
-  return height > 0 && height < thickness && isInside(region, [dot(from, pose.u), dot(from, pose.v)]);
+  const share = height / thickness;
+  // What tapers has another outline at every height.
+  const between = (low: readonly Point[], high: readonly Point[]) =>
+    low.map(([x, y], index): Point => {
+      const [ux, uy] = high[index] as Point;
+      return [x + (ux - x) * share, y + (uy - y) * share];
+    });
+  const there = upper
+    ? {
+        outline: between(region.outline, upper.outline),
+        holes: region.holes.map((hole, index) => between(hole, upper.holes[index] ?? hole)),
+      }
+    : region;
+  return height > 0 && height < thickness && isInside(there, [dot(from, pose.u), dot(from, pose.v)]);
 };
 
 /** A point in a region, by throwing until one lies inside. */

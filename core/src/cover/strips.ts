@@ -26,9 +26,10 @@ const gapsOf = ({ surface }: Placed, flaps: readonly Region[]): readonly Region[
 const stretchesOf = (edge: Placed, flaps: readonly Region[]): readonly Stretch[] => {
   const gaps = gapsOf(edge, flaps);
   if (areaOf(gaps) < LEAST_GAP) return [];
+  const { x0: first, y0, x1: last, y1 } = bounds(edge.surface.region.outline);
   const spans = gaps
     .map(({ outline }) => bounds(outline))
-    .map(({ x0, x1 }): [number, number] => (flaps.length === 0 ? [x0, x1] : [Math.max(0, x0 - LAP), Math.min(lengthOf(edge), x1 + LAP)]))
+    .map(({ x0, x1 }): [number, number] => (flaps.length === 0 ? [x0, x1] : [Math.max(first, x0 - LAP), Math.min(last, x1 + LAP)]))
     .sort((a, b) => a[0] - b[0]);
   const joined: [number, number][] = [];
   for (const span of spans) {
@@ -37,7 +38,7 @@ const stretchesOf = (edge: Placed, flaps: readonly Region[]): readonly Stretch[]
     else joined.push([...span]);
   }
   return joined.flatMap(([from, to]) => {
-    const band: Region = { outline: rectRing(Math.round(from), 0, Math.round(to), edge.surface.region.outline[2]?.[1] ?? 0), holes: [] };
+    const band: Region = { outline: rectRing(Math.round(from), y0, Math.round(to), y1), holes: [] };
     return common(band, edge.surface.exposed)
       .filter((region) => areaOf([region]) > LEAST_GAP / 10)
       .map((region): Stretch => {

@@ -1,5 +1,5 @@
 // µm, doll size. The faces of a part as paper meets them: each flat, seen from outside, x to the right and y up.
-import type { Part } from '../assembly/index.ts';
+import { type Part, upperOf } from '../assembly/index.ts';
 import {
   add,
   dot,
@@ -16,13 +16,21 @@ import {
   type Vec3,
 } from '../shape/index.ts';
 
+import { type Quad, unrolled } from './taper.ts';
+
 /** A face of a part: the one its template shows, the one behind, or a smooth stretch of its cut edges, by ring (0 the outline, then
  *  holes) and number. */
 export type FaceId = 'front' | 'back' | `edge ${number}.${number}`;
 
 /** A stretch of a ring without a corner, in the order in which its matter lies on the left; `closed` for one that goes all the way round.
- *  Rolled out flat it is a rectangle, as long as the stretch and as high as the part is thick. */
-export type Run = { readonly points: Ring; readonly closed: boolean; readonly length: number };
+ *  Rolled out flat it is a rectangle, as long as the stretch and as high as the part is thick; where the part tapers it is what its plane
+ *  stretches make when they are laid flat. */
+export type Run = {
+  readonly points: Ring;
+  readonly closed: boolean;
+  readonly length: number;
+  readonly quads?: readonly Quad[];
+};
 
 /** A face with what it is in the plane. */
 export type Face = {
@@ -52,26 +60,50 @@ const runOf = (points: Ring, closed: boolean): Run => {
   return { points: ends, closed, length: Math.round(length) };
 };
 
-/** A ring cut at its corners. */
-const runsOf = (ring: Ring): readonly Run[] => {
+/** A ring cut at its corners, as the numbers of its points; one without corners goes on to its first point again. */
+const stretchesOf = (ring: Ring): readonly (readonly number[])[] => {
   const count = ring.length;
   const at = (index: number): Point => ring[((index % count) + count) % count] as Point;
   const corners = ring.flatMap((_, index) => (isCorner(at(index - 1), at(index), at(index + 1)) ? [index] : []));
-  if (corners.length === 0) return [runOf(ring, true)];
+  if (corners.length === 0) return [[...ring.keys(), 0]];
   return corners.map((from, number) => {
     const to = corners[(number + 1) % corners.length] as number;
     const steps = to > from ? to - from : to + count - from;
-    return runOf(
-      Array.from({ length: steps + 1 }, (_, step) => at(from + step)),
-      false,
-    );
+    return Array.from({ length: steps + 1 }, (_, step) => (from + step) % count);
   });
 };
 
-/** The rings of a part with its matter on the left: the outline counter-clockwise, holes clockwise. */
-export const ringsOf = ({ outline, holes }: Region): readonly Ring[] => [
+/** The edges of a part, each laid flat. */
+const edgesOf = (part: Part, index: number): readonly Face[] => {
+  const above = part.upper && ringsOf(upperOf(part), part.region);
+  return ringsOf(part.region).flatMap((ring, number) =>
+    stretchesOf(ring).map((stretch, count): Face => {
+      const closed = stretch.length > ring.length;
+      const points = stretch.map((at) => ring[at] as Point);
+      const run = runOf(closed ? points.slice(0, -1) : points, closed);
+      const base = { part: index, id: `edge ${number}.${count}` as const };
+      const over = above?.[number];
+      if (!over)
+        return {
+          ...base,
+          region: { outline: rectRing(0, 0, run.length, part.thickness), holes: [] },
+          pose: poseOfSide(part.pose, points[0] as Point, points[1] as Point),
+          run,
+        };
+      const { pose, quads, region } = unrolled(
+        part,
+        points,
+        stretch.map((at) => over[at] as Point),
+      );
+      return { ...base, region, pose, run: { ...run, ...(quads.length > 1 ? { quads } : {}) } };
+    }),
+  );
+};
+
+/** The rings of a part with its matter on the left: the outline counter-clockwise, holes clockwise; or turned as another region's are. */
+export const ringsOf = ({ outline, holes }: Region, like: Region = { outline, holes }): readonly Ring[] => [
   outline,
-  ...holes.map((hole) => (signedArea(hole) > 0 ? [...hole].reverse() : hole)),
+  ...holes.map((hole, index) => (signedArea(like.holes[index] as Ring) > 0 ? [...hole].reverse() : hole)),
 ];
 
 /** Where a side of a ring stands as a plane: u along the side, v along the part's normal, looking out of the matter. */
@@ -88,19 +120,8 @@ export const facesOf = (part: Part, index: number): readonly Face[] => {
   const { pose, region, thickness } = part;
   const n = normalOf(pose);
   const mirrored = (ring: Ring): Ring => ring.map(([x, y]): Point => [-x + 0, y]).reverse();
-  const edges = ringsOf(region).flatMap((ring, number) =>
-    runsOf(ring).map(
-      (run, stretch): Face => ({
-        part: index,
-        id: `edge ${number}.${stretch}`,
-        region: { outline: rectRing(0, 0, run.length, thickness), holes: [] },
-        pose: poseOfSide(pose, run.points[0] as Point, run.points[1] as Point),
-        run,
-      }),
-    ),
-  );
   return [
-    { part: index, id: 'front', region, pose: { ...pose, origin: add(pose.origin, scaled(n, thickness)) }, run: null },
+    { part: index, id: 'front', region: upperOf(part), pose: { ...pose, origin: add(pose.origin, scaled(n, thickness)) }, run: null },
     {
       part: index,
       id: 'back',
@@ -108,7 +129,7 @@ export const facesOf = (part: Part, index: number): readonly Face[] => {
       pose: { origin: pose.origin, u: scaled(pose.u, -1), v: pose.v },
       run: null,
     },
-    ...edges,
+    ...edgesOf(part, index),
   ];
 };
 

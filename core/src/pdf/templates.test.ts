@@ -184,6 +184,7 @@ describe('making up pages', () => {
         guides: [],
         centres: [],
         scores: [],
+        axis: null,
         grain: null,
       };
       const made = impose([drawTemplate(template)], { paper: 'a4', margin: 10_000, overlap: 12_000 }, 'set');

@@ -35,7 +35,7 @@ import { buildStack } from './stack/buildStack.ts';
 import { STACK_FIELDS } from './stack/fields.ts';
 import { STACK_PRESETS } from './stack/presets.ts';
 import type { Stack } from './stack/stack.ts';
-import { buildStickwork } from './stickwork/buildStickwork.ts';
+import { buildStickwork, LEANS } from './stickwork/buildStickwork.ts';
 import { STICKWORK_FIELDS } from './stickwork/fields.ts';
 import { STICKWORK_PRESETS } from './stickwork/presets.ts';
 import { buildTable } from './table/buildTable.ts';
@@ -87,6 +87,8 @@ type Building<P extends Piece> = {
   readonly presets: readonly Preset[];
   /** The piece as a looking-glass shows it. */
   readonly mirrored: (piece: P) => P;
+  /** The drawing on which it is decided best, where that is not the front. */
+  readonly sight?: (piece: P) => 'front' | 'side' | 'top';
 };
 
 const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly family: F }>> } = {
@@ -98,13 +100,31 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
     presets: BED_PRESETS,
     mirrored: (piece) => ({ ...piece, head: piece.foot, foot: piece.head, ladder: LADDER[piece.ladder] }),
   },
-  seat: { fields: SEAT_FIELDS, build: buildSeat, presets: SEAT_PRESETS, mirrored: (piece) => piece },
-  stickwork: { fields: STICKWORK_FIELDS, build: buildStickwork, presets: STICKWORK_PRESETS, mirrored: (piece) => piece },
+  seat: { fields: SEAT_FIELDS, build: buildSeat, presets: SEAT_PRESETS, mirrored: (piece) => piece, sight: () => 'side' },
+  stickwork: {
+    fields: STICKWORK_FIELDS,
+    build: buildStickwork,
+    presets: STICKWORK_PRESETS,
+    mirrored: (piece) => piece,
+    sight: ({ form }) => (LEANS.has(form) ? 'side' : 'front'),
+  },
   round: { fields: ROUND_FIELDS, build: buildRound, presets: ROUND_PRESETS, mirrored: (piece) => piece },
-  stack: { fields: STACK_FIELDS, build: buildStack, presets: STACK_PRESETS, mirrored: mirroredStack },
+  stack: {
+    fields: STACK_FIELDS,
+    build: buildStack,
+    presets: STACK_PRESETS,
+    mirrored: mirroredStack,
+    sight: ({ lies }) => (lies === 'lies' ? 'top' : 'front'),
+  },
   wall: { fields: WALL_FIELDS, build: buildWall, presets: WALL_PRESETS, mirrored: (piece) => piece },
   opening: { fields: OPENING_FIELDS, build: buildOpening, presets: OPENING_PRESETS, mirrored: mirroredOpening },
-  shop: { fields: SHOP_FIELDS, build: buildShop, presets: SHOP_PRESETS, mirrored: (piece) => piece },
+  shop: {
+    fields: SHOP_FIELDS,
+    build: buildShop,
+    presets: SHOP_PRESETS,
+    mirrored: (piece) => piece,
+    sight: ({ form }) => (form === 'counter' || form === 'awning' ? 'side' : 'front'),
+  },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 
@@ -116,6 +136,10 @@ export const fieldsOf = ({ family }: Pick<Piece, 'family'>): readonly Field[] =>
 
 /** A piece as a looking-glass shows it. */
 export const mirroredPiece = (piece: Piece): Piece => (BUILDING[piece.family] as unknown as Building<Piece>).mirrored(piece);
+
+/** The drawing on which a piece is decided best. */
+export const sightOf = (piece: Piece): 'front' | 'side' | 'top' =>
+  (BUILDING[piece.family] as unknown as Building<Piece>).sight?.(piece) ?? 'front';
 
 /** Builds a piece, whatever its family. */
 export const buildPiece = (piece: Piece, means: Means): Result<Built, PieceProblem> =>

@@ -1,5 +1,5 @@
 export type { Bed } from './bed/bed.ts';
-export { buildPiece, fieldsOf, fromPreset, mirroredPiece, PRESETS } from './building.ts';
+export { buildPiece, fieldsOf, fromPreset, mirroredPiece, PRESETS, sightOf } from './building.ts';
 export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
   CELL_WORDS,

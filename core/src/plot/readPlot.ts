@@ -66,13 +66,13 @@ const pathOf = (name: string, at: Readonly<Record<string, string>>): string | nu
 };
 
 /** Points of a cubic curve after its first, as many as its bend needs. */
-const bent = (a: Point, b: Point, c: Point, d: Point): readonly Point[] => {
+const bent = (a: Point, b: Point, c: Point, d: Point, chord: number): readonly Point[] => {
   const off = Math.max(
     Math.hypot(a[0] - 2 * b[0] + c[0], a[1] - 2 * b[1] + c[1]),
     Math.hypot(b[0] - 2 * c[0] + d[0], b[1] - 2 * c[1] + d[1]),
   );
   // The chords of a curve cut into n lie within 3/4 · off / n² of it.
-  const count = Math.min(500, Math.max(1, Math.ceil(Math.sqrt((0.75 * off) / CHORD_ERROR))));
+  const count = Math.min(500, Math.max(1, Math.ceil(Math.sqrt((0.75 * off) / chord))));
   return Array.from({ length: count }, (_, index): Point => {
     const t = (index + 1) / count;
     const s = 1 - t;
@@ -82,7 +82,7 @@ const bent = (a: Point, b: Point, c: Point, d: Point): readonly Point[] => {
 };
 
 /** A path as lines. */
-const linesOf = (path: InstanceType<typeof svgpath>): readonly Omit<ReadStroke, 'layer'>[] => {
+const linesOf = (path: InstanceType<typeof svgpath>, chord: number): readonly Omit<ReadStroke, 'layer'>[] => {
   const found: { points: Point[]; closed: boolean }[] = [];
   path.iterate((segment, _, x, y) => {
     const [kind, ...to] = segment as [string, ...number[]];
@@ -102,20 +102,23 @@ const linesOf = (path: InstanceType<typeof svgpath>): readonly Omit<ReadStroke, 
     else if (kind === 'V') points.push([x, to[0] as number]);
     else if (kind === 'C')
       points.push(
-        ...bent(here, [to[0], to[1]] as unknown as Point, [to[2], to[3]] as unknown as Point, [to[4], to[5]] as unknown as Point),
+        ...bent(here, [to[0], to[1]] as unknown as Point, [to[2], to[3]] as unknown as Point, [to[4], to[5]] as unknown as Point, chord),
       );
     else if (kind === 'Q') {
       const [cx, cy, ex, ey] = to as [number, number, number, number];
       const third = (from: number, by: number) => from + (2 / 3) * (by - from);
-      points.push(...bent(here, [third(x, cx), third(y, cy)], [third(ex, cx), third(ey, cy)], [ex, ey]));
+      points.push(...bent(here, [third(x, cx), third(y, cy)], [third(ex, cx), third(ey, cy)], [ex, ey], chord));
     }
   });
   return found.filter(({ points }) => points.length > 1);
 };
 
 /** Reads an SVG: paths and shapes with their moves, in millimetres by the size and the window that the file names. A layer is the nearest group
- *  with a name. */
-export const readSvgPlot = (text: string): Result<ReadPlot, string> => {
+ *  with a name. A file that names neither is refused, or read by its pixels. */
+export const readSvgPlot = (
+  text: string,
+  { chord = CHORD_ERROR, unsized = 'refuse' }: { readonly chord?: number; readonly unsized?: 'refuse' | 'pixels' } = {},
+): Result<ReadPlot, string> => {
   let nodes: readonly Node[];
   try {
     const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '', preserveOrder: true, processEntities: false });
@@ -129,7 +132,7 @@ export const readSvgPlot = (text: string): Result<ReadPlot, string> => {
   const [wide, high] = [lengthOf(at.width), lengthOf(at.height)];
   const [x0, y0, w, h] = (at.viewBox ?? '').split(/[\s,]+/).map(Number);
   const box = at.viewBox && w && h ? { x0: x0 as number, y0: y0 as number, w, h } : null;
-  if (!box && !wide) return err('This SVG does not say how large it is.');
+  if (!box && !wide && unsized === 'refuse') return err('This SVG does not say how large it is.');
   const perX = box ? (wide ? wide.mm / box.w : (MM_OF.px as number)) : (MM_OF.px as number);
   const perY = box ? (high ? high.mm / box.h : perX) : (MM_OF.px as number);
   const height = high?.mm ?? (box ? box.h * perY : 0);
@@ -147,7 +150,7 @@ export const readSvgPlot = (text: string): Result<ReadPlot, string> => {
       const path = svgpath(d).unshort().unarc().abs();
       for (const move of [...all].reverse()) path.transform(move);
       path.translate(-(box?.x0 ?? 0), -(box?.y0 ?? 0)).scale(perX, perY);
-      for (const line of linesOf(path)) {
+      for (const line of linesOf(path, chord)) {
         points += line.points.length;
         strokes.push({ ...line, layer: on, points: line.points.map(([x, y]): Point => [x, height - y]) });
       }

@@ -1,5 +1,6 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, mirroredRing, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { type Axis, axisLine } from './halves.ts';
 import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
@@ -15,6 +16,8 @@ export type Template = {
   readonly centres: readonly Point[];
   /** Lines to score and fold along, each by its two ends. */
   readonly scores: readonly (readonly [Point, Point])[];
+  /** The line about which a shaped part is the same on both sides. */
+  readonly axis: Axis | null;
   /** Which way grain runs on the template, when the board has one. */
   readonly grain: 'x' | 'y' | null;
 };
@@ -213,6 +216,7 @@ export const drawTemplate = (template: Template): Drawing => {
       line('cut', template.region.outline, true),
       ...template.region.holes.map((hole) => line('cut', hole, true)),
       ...template.scores.map((ends) => line('score', ends)),
+      ...(template.axis ? [line('centre', axisLine(template.axis, width, height))] : []),
       ...centreMarks(template),
       ...(narrow ? strip(template, field) : block(template, field)),
       ...grainMarks(template, width, height),

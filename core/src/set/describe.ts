@@ -1,5 +1,6 @@
 import { assertNever } from '../kit/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
+import { describeShape } from './describeShape.ts';
 import type { Finding, Mend } from './finding.ts';
 
 /** A finding in a person's words: what it is, and why with its numbers, all at doll size. */
@@ -241,7 +242,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
             : `${finding.part} and ${finding.numbers.parts - 1} more touch no other part.`,
       };
     default:
-      return assertNever(finding);
+      return describeShape(finding, units);
   }
 };
 
@@ -282,6 +283,10 @@ export const describeMend = (mend: Mend): string => {
       return `a trim over the seams of ${mend.detail}`;
     case 'stop-at-rail':
       return 'stop there, under a rail';
+    case 'stand-within':
+      return 'let the feet stand under the edge';
+    case 'tighten':
+      return 'make the slots tighter';
     case 'cover-edges':
       return `strips on the edges of ${mend.detail}`;
     case 'no-grain':

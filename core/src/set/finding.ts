@@ -63,7 +63,13 @@ export type FindingCase =
   | ({ readonly code: 'no-order'; readonly parts: readonly string[] } & Numbers<never>)
   | ({ readonly code: 'parts-interfere'; readonly parts: readonly string[] } & Numbers<'pairs'>)
   | ({ readonly code: 'does-not-close' } & Numbers<never>)
-  | ({ readonly code: 'part-is-loose'; readonly part: string } & Numbers<'parts'>);
+  | ({ readonly code: 'part-is-loose'; readonly part: string } & Numbers<'parts'>)
+  | ({ readonly code: 'stick-too-thin'; readonly part: string } & Numbers<'free' | 'most'>)
+  | ({ readonly code: 'seat-not-level'; readonly part: string } & Numbers<'degrees' | 'off'>)
+  | ({ readonly code: 'feet-not-level'; readonly part: string } & Numbers<'gap' | 'feet'>)
+  | ({ readonly code: 'leg-outside'; readonly part: string } & Numbers<'beyond' | 'legs'>)
+  | ({ readonly code: 'slot-too-loose'; readonly part: string } & Numbers<'play' | 'most' | 'slots'>)
+  | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>);
 
 export const MEND_KINDS = [
   'fewer-shelves',
@@ -85,6 +91,8 @@ export const MEND_KINDS = [
   'stop-at-rail',
   'trim-over-seams',
   'cover-edges',
+  'stand-within',
+  'tighten',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

@@ -9,6 +9,7 @@ import type { Piece } from './document.ts';
 import type { Finding, Mend } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
+import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, tooFine, unevenFeet } from './shapeFindings.ts';
 import { longSpans } from './spanFindings.ts';
 
 /** A lamp is reached from either of its sides by a straight way out, past doors and drawers that are opened. */
@@ -118,6 +119,12 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   tooNarrow,
   layersOff,
   onCasework(thicknessOffScale),
+  slenderSticks,
+  seatsNotLevel,
+  unevenFeet,
+  legsOutside,
+  looseSlots,
+  tooFine,
 ];
 
 /** All findings about a piece that stands, the gravest kinds first. */

@@ -1,10 +1,34 @@
 // From derived pieces to the templates that are printed.
-import { boxOf, guidesOf, type Guide as Mate, type Motion, outlineOf, type Part } from '../assembly/index.ts';
+import {
+  boxOf,
+  cutRegionOf,
+  guidesOf,
+  type Guide as Mate,
+  type Motion,
+  outlineOf,
+  type Part,
+  runOf,
+  slantsOf,
+  upperOf,
+} from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
-import type { Template } from '../print/index.ts';
-import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
+import { axisOf, fieldOf, onFold, type Template } from '../print/index.ts';
+import {
+  bounds,
+  dot,
+  intersection,
+  normalOf,
+  type Point,
+  type Ring,
+  rectRing,
+  signedArea,
+  toPlane,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
+import { slantWords } from './slantWords.ts';
 
 type Guide = Template['guides'][number];
 type Swing = Motion & { kind: 'swing' };
@@ -91,41 +115,74 @@ const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
 /** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
 type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
 
+/** What is rolled is drawn flat: what is glued to it lies elsewhere then. */
+const flatDrawn = (part: Part): Drawn => {
+  const { outline, holes } = cutRegionOf(part);
+  const { x0, y0 } = bounds(outline);
+  return { region: { outline: home(outline, x0, y0), holes: holes.map((hole) => home(hole, x0, y0)) }, guides: [], centres: [] };
+};
+
 const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn => {
-  const { x0, y0 } = bounds(part.region.outline);
+  if (part.flat) return flatDrawn(part);
+  const cut = cutRegionOf(part);
+  const { x0, y0 } = bounds(cut.outline);
   const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? leafBeside(part, swing, made));
   const guides = mates.map(({ face, outline, part: other }): Guide => ({ face, outline, tag: made.tags[other] ?? '' }));
   return {
-    region: { outline: home(part.region.outline, x0, y0), holes: part.region.holes.map((hole) => home(hole, x0, y0)) },
+    region: { outline: home(cut.outline, x0, y0), holes: cut.holes.map((hole) => home(hole, x0, y0)) },
     guides: [...guides, ...leaves].map((guide) => ({ ...guide, outline: home(guide.outline, x0, y0) })),
     centres: [...part.centres, ...pinsOn(part, made)].map((point) => homePoint(point, x0, y0)),
   };
 };
 
-/** Which way a stick runs in space, where its one end is, and how wide it looks from the side. */
-const runOf = (part: Part): { readonly along: Vec3; readonly start: number; readonly width: number } => {
+/** A stick laid flat: along its run from its first point, across its broad side. What slants is seen as its broad face shows it. */
+const alongStick = (
+  part: Part,
+): { readonly along: Vec3; readonly start: number; readonly width: number; readonly ends: readonly Ring[] } => {
+  const along = runOf(part);
+  const [low, high] = [part.region.outline, upperOf(part).outline].map((ring, index) =>
+    ring.map((point) => toSpace(part.pose, point, index * part.thickness)),
+  ) as [Vec3[], Vec3[]];
+  const start = Math.min(...[...low, ...high].map((point) => dot(point, along)));
+  const lies = Math.abs(dot(along, normalOf(part.pose))) < 0.5;
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
-  const [w, h, n] = [x1 - x0, y1 - y0, normalOf(part.pose)];
-  const { origin, u, v } = part.pose;
-  if (part.length === w) return { along: u, start: dot(origin, u) + x0, width: h };
-  return part.length === h ? { along: v, start: dot(origin, v) + y0, width: w } : { along: n, start: dot(origin, n), width: w };
+  const isAlongX = Math.abs(dot(along, part.pose.u)) > 0.9;
+  const width = !lies ? sectionOf(part) : isAlongX ? y1 - y0 : x1 - x0;
+  const flat = (ring: readonly Vec3[]): Ring =>
+    ring.map((point, index): Point => {
+      const [x, y] = part.region.outline[index] as Point;
+      return [Math.round(dot(point, along) - start), isAlongX ? y - y0 : x - x0];
+    });
+  return { along, start, width, ends: lies ? [flat(low), flat(high)] : [] };
 };
 
-/** A stick at true length, with a mark wherever something is glued to it. */
+/** How wide a stick is whose section is its region: across the shortest way. */
+const sectionOf = (part: Part): number => {
+  const { x0, y0, x1, y1 } = bounds(part.region.outline);
+  return Math.min(x1 - x0, y1 - y0);
+};
+
+/** A stick at true length, its slanting ends as they are cut, with a mark wherever something is glued to it. */
 const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
-  const { along, start, width } = runOf(part);
+  const { along, start, width, ends } = alongStick(part);
   const length = part.length ?? 0;
   const guides = made.inspection.contacts.flatMap((contact): readonly Guide[] => {
     const { a, b } = contact;
     if (a !== index && b !== index) return [];
     const spans = outlineOf(contact).map((point) => dot(point, along) - start);
     const [from, to] = [Math.max(0, Math.round(Math.min(...spans))), Math.min(length, Math.round(Math.max(...spans)))];
-    // Glued all along it needs no mark.
+    // Glued all along it, or by its end, needs no mark.
     return to - from < 200 || to - from > 0.9 * length
       ? []
       : [{ face: 'front', outline: rectRing(from, 0, to, width), tag: made.tags[a === index ? b : a] ?? '' }];
   });
-  return { region: { outline: rectRing(0, 0, length, width), holes: [] }, guides, centres: [] };
+  const [lower, upper] = ends;
+  const drawn = upper && upper.length === 4 ? upper : undefined;
+  const outline = drawn && signedArea(drawn) > 0 ? drawn : rectRing(0, 0, length, width);
+  // The cut on the face behind, where it runs elsewhere.
+  const behind: Guide[] =
+    lower && drawn && lower.some(([x], at) => Math.abs(x - (drawn[at]?.[0] ?? x)) > 100) ? [{ face: 'back', outline: lower, tag: '' }] : [];
+  return { region: { outline, holes: [] }, guides: [...guides, ...behind], centres: [] };
 };
 
 const templateOf = (
@@ -140,9 +197,13 @@ const templateOf = (
   if (part.stuff === 'found') return [];
   const drawn = part.stuff === 'stick' ? stickDrawn(made, index, part) : boardDrawn(made, part, mates);
   const { x1, y1 } = bounds(drawn.region.outline);
-  const length = part.length === null ? sizeText(x1, y1, units) : `${part.stock}, ${showLength(Math.round(part.length), units)} long`;
+  const size = part.length === null ? sizeText(x1, y1, units) : `${part.stock}, ${showLength(Math.round(part.length), units)} long`;
+  const length = [size, ...slantWords(slantsOf(part), units)].join(' · ');
   const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
-  return [{ ...drawn, tag: made.tags[index] ?? '', name: part.name, piece: piece.name, quantity: 1, sizes: length, scores: [], grain }];
+  const axis = part.stuff === 'board' || part.stuff === 'clear' ? axisOf(drawn.region) : null;
+  return [
+    { ...drawn, tag: made.tags[index] ?? '', name: part.name, piece: piece.name, quantity: 1, sizes: length, scores: [], axis, grain },
+  ];
 };
 
 /** A strip of paper with a leaf on either side of its score, as long as the door. */
@@ -168,6 +229,7 @@ const hingeTemplates = (piece: DerivedPiece, made: MadePiece, units: Units): rea
             [leaf, long],
           ],
         ],
+        axis: null,
         grain: null,
       },
     ];
@@ -195,8 +257,10 @@ export const templatesOf = (
   document: SetDocument,
   derived: DerivedSet,
   wanted: { readonly pieces: readonly string[] | null },
-): readonly Template[] =>
-  derived.pieces.flatMap((piece) => {
+): readonly Template[] => {
+  const { x0, y0, x1, y1 } = fieldOf(document.printing);
+  const room = { width: x1 - x0, height: y1 - y0 };
+  return derived.pieces.flatMap((piece) => {
     const { made } = piece;
     if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
     const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
@@ -204,5 +268,6 @@ export const templatesOf = (
     const parts = made.assembly.parts.flatMap((part, index) =>
       templateOf(piece, made, index, document.units, grained(part.stock), mates[index] ?? []),
     );
-    return merged([...parts, ...hingeTemplates(piece, made, document.units)]);
+    return merged([...parts, ...hingeTemplates(piece, made, document.units)]).map((template) => onFold(template, room));
   });
+};

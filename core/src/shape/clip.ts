@@ -26,6 +26,12 @@ const openingsIn = ({ outline, holes }: Region, other: Rect): readonly Ring[] | 
   return inside ? [shared, ...near.map((hole) => (doubleArea(hole) > 0 ? [...hole].reverse() : hole))] : undefined;
 };
 
+/** A region's rings as they are promised: the outline counter-clockwise, holes clockwise. */
+const ringsOf = ({ outline, holes }: Region): readonly Ring[] => [
+  doubleArea(outline) < 0 ? [...outline].reverse() : outline,
+  ...holes.map((hole) => (doubleArea(hole) > 0 ? [...hole].reverse() : hole)),
+];
+
 /** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
  *  answered without clipping; whole micrometres in, whole micrometres out. Who knows the rectangles round them gives them. */
 export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline), boxB: Rect = bounds(b.outline)): readonly Ring[] => {
@@ -36,12 +42,12 @@ export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline
     return shared ? [shared] : [];
   }
   // One disc on another of its size shares all of it.
-  if (sameRegion(a, b)) return [a.outline, ...a.holes];
+  if (sameRegion(a, b)) return ringsOf(a);
   // What lies with all its box in the other is all of what the two share; what lies there in an opening shares nothing.
   const aInB = liesIn(boxA, b);
-  if (aInB !== undefined) return aInB ? [a.outline, ...a.holes] : [];
+  if (aInB !== undefined) return aInB ? ringsOf(a) : [];
   const bInA = liesIn(boxB, a);
-  if (bInA !== undefined) return bInA ? [b.outline, ...b.holes] : [];
+  if (bInA !== undefined) return bInA ? ringsOf(b) : [];
   const plain = rectB && !rectA ? openingsIn(a, boxB) : rectA && !rectB ? openingsIn(b, boxA) : undefined;
   if (plain) return plain;
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)

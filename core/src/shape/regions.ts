@@ -24,13 +24,14 @@ const regionsFrom = (paths: Paths64): readonly Region[] => {
   const rings = paths.filter((path) => Math.abs(areaD(path)) > CRUMB).map((path): Ring => path.map(({ x, y }): Point => [x, y]));
   const [outlines, holes] = [rings.filter((ring) => signedArea(ring) > 0), rings.filter((ring) => signedArea(ring) < 0)];
   if (outlines.length === 1) return [{ outline: outlines[0] as Ring, holes }];
-  return outlines.map((outline) => {
-    const box = bounds(outline);
-    return {
-      outline,
-      holes: holes.filter((hole) => overlapOfRects(bounds(hole), box) && isInRing(outline, ...middleOfSide(hole))),
-    };
-  });
+  // A hole belongs to the smallest outline round it: rings may lie within rings.
+  const bySize = outlines.map((outline) => ({ outline, box: bounds(outline), size: signedArea(outline) })).sort((a, b) => a.size - b.size);
+  const ownerOf = (hole: Ring): Ring | undefined => {
+    const [box, middle] = [bounds(hole), middleOfSide(hole)];
+    return bySize.find((each) => overlapOfRects(box, each.box) && isInRing(each.outline, ...middle))?.outline;
+  };
+  const owned = holes.map((hole) => ({ hole, owner: ownerOf(hole) }));
+  return outlines.map((outline) => ({ outline, holes: owned.flatMap(({ hole, owner }) => (owner === outline ? [hole] : [])) }));
 };
 
 /** A point a hair inside the matter beside a hole's longest side, so that a hole that touches an outline at a corner is told apart. */

@@ -15,14 +15,14 @@ export const PiecePicture = ({ parts, label }: { readonly parts: readonly Part[]
       role="img"
       aria-label={label}
     >
-      {faces.map(({ path, role, clear, light }, index) => (
+      {faces.map(({ path, role, clear, light, as }, index) => (
         <path
           key={index}
           d={path}
           fillRule="evenodd"
-          fill={`color-mix(in oklab, ${fillOf({ role, clear })} ${Math.round(light * 100)}%, var(--graphite))`}
+          fill={as === 'line' ? 'none' : `color-mix(in oklab, ${fillOf({ role, clear })} ${Math.round(light * 100)}%, var(--graphite))`}
           fillOpacity={clear ? 0.4 : 1}
-          stroke="var(--ink)"
+          stroke={as === 'facet' ? 'none' : 'var(--ink)'}
           strokeWidth="0.8"
           strokeLinejoin="round"
           vectorEffect="non-scaling-stroke"

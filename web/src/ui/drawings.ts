@@ -1,5 +1,5 @@
 // Parts as they are seen from the front, from the right side and from above: outlines to paint, back to front. Millimetres, y up.
-import { boxOf, isSquare, type Part, type Role } from '@parlor/core/assembly';
+import { boxOf, isSquare, type Part, type Role, upperOf } from '@parlor/core/assembly';
 import { normalOf, type Point, type Ring, toSpace } from '@parlor/core/shape';
 
 export const SIGHTS = ['front', 'side', 'top'] as const;
@@ -43,7 +43,10 @@ const ringsOf = (part: Part, { axis, place }: (typeof LOOKS)['front']): readonly
   const { pose, region, thickness } = part;
   if (isSquare(part) && Math.abs(normalOf(pose)[axis] as number) === 1)
     return [region.outline, ...region.holes].map((ring) => ring.map((point) => place(toSpace(pose, point))));
-  const corners = region.outline.flatMap((point) => [place(toSpace(pose, point)), place(toSpace(pose, point, thickness))]);
+  const corners = [
+    ...region.outline.map((point) => place(toSpace(pose, point))),
+    ...upperOf(part).outline.map((point) => place(toSpace(pose, point, thickness))),
+  ];
   return [hull(corners)];
 };
 
@@ -106,6 +109,7 @@ const FILLS: Partial<Record<Role, string>> = {
   front: 'var(--blush)',
   fitting: 'var(--graphite)',
   glass: 'var(--lilac)',
+  pad: 'var(--lilac)',
 };
 
 /** How each role is painted. */

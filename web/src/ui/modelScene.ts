@@ -1,8 +1,8 @@
 // The piece in three dimensions: board parts as paper-coloured solids with ink edges. Millimetres.
 
-import type { OrderStep, Part } from '@parlor/core/assembly';
+import { type OrderStep, type Part, upperOf } from '@parlor/core/assembly';
 import { figureOutline } from '@parlor/core/doll';
-import { normalOf, type Ring, toSpace } from '@parlor/core/shape';
+import { normalOf, type Region, type Ring, toSpace } from '@parlor/core/shape';
 import {
   AmbientLight,
   BufferAttribute,
@@ -21,6 +21,7 @@ import {
   Path,
   Scene,
   Shape,
+  ShapeUtils,
   SRGBColorSpace,
   Vector2,
   Vector3,
@@ -39,10 +40,44 @@ export type Colours = {
 
 const points = (ring: Ring): Vector2[] => ring.map(([x, y]) => new Vector2(x / 1000, y / 1000));
 
-const solidOf = (part: Part): ExtrudeGeometry => {
+/** What tapers: its two broad faces, and sides between them. */
+const taperOf = (part: Part): BufferGeometry => {
+  const rings = ({ outline, holes }: Region): readonly Ring[] => [outline, ...holes];
+  const [low, high] = [rings(part.region), rings(upperOf(part))];
+  const flat = (these: readonly Ring[], height: number) => these.flat().map(([x, y]) => [x / 1000, y / 1000, height / 1000] as const);
+  const corners = [...flat(low, 0), ...flat(high, part.thickness)];
+  const count = corners.length / 2;
+  const caps = ShapeUtils.triangulateShape(
+    points(low[0] as Ring),
+    low.slice(1).map((ring) => points(ring)),
+  ) as [number, number, number][];
+  let start = 0;
+  const sides = low.flatMap((ring) => {
+    const from = start;
+    start += ring.length;
+    return ring.flatMap((_, index) => {
+      const [a, b] = [from + index, from + ((index + 1) % ring.length)];
+      return [
+        [a, b, b + count],
+        [a, b + count, a + count],
+      ];
+    });
+  });
+  const triangles = [...caps.map(([a, b, c]) => [a, c, b]), ...caps.map((cap) => cap.map((corner) => corner + count)), ...sides];
+  const positions = triangles.flatMap((triangle) => triangle.flatMap((corner) => corners[corner] as readonly number[]));
+  const solid = new BufferGeometry().setAttribute('position', new BufferAttribute(Float32Array.from(positions), 3));
+  solid.computeVertexNormals();
+  return solid;
+};
+
+const plainOf = (part: Part): BufferGeometry => {
   const shape = new Shape(points(part.region.outline));
   shape.holes = part.region.holes.map((hole) => new Path(points(hole)));
-  const solid = new ExtrudeGeometry(shape, { depth: part.thickness / 1000, bevelEnabled: false });
+  return new ExtrudeGeometry(shape, { depth: part.thickness / 1000, bevelEnabled: false });
+};
+
+const solidOf = (part: Part): BufferGeometry => {
+  const solid = part.upper ? taperOf(part) : plainOf(part);
   const { origin, u, v } = part.pose;
   const matrix = new Matrix4().makeBasis(new Vector3(...u), new Vector3(...v), new Vector3(...normalOf(part.pose)));
   matrix.setPosition(origin[0] / 1000, origin[1] / 1000, origin[2] / 1000);
@@ -50,11 +85,12 @@ const solidOf = (part: Part): ExtrudeGeometry => {
 };
 
 const BLUSH = new Set<Part['role']>(['door', 'border', 'front']);
+const LILAC = new Set<Part['role']>(['pad']);
 const OAT = new Set<Part['role']>(['back', 'plinth', 'foot', 'post', 'rail', 'slat', 'tray']);
 const STEEL = new Set<Part['role']>(['slide', 'rack', 'found', 'fitting']);
 
 const colourOf = (part: Part, colours: Colours): string => {
-  if (part.stuff === 'clear') return colours.lilac;
+  if (part.stuff === 'clear' || LILAC.has(part.role)) return colours.lilac;
   if (BLUSH.has(part.role)) return colours.blush;
   if (STEEL.has(part.role)) return colours.steel;
   return OAT.has(part.role) ? colours.oat : colours.leaf;
@@ -67,7 +103,7 @@ const opacityOf = (part: Part): number => (part.stuff === 'clear' ? 0.3 : BLUSH.
 export type Body = {
   readonly group: Group;
   readonly tag: string;
-  readonly mesh: Mesh<ExtrudeGeometry, MeshLambertMaterial>;
+  readonly mesh: Mesh<BufferGeometry, MeshLambertMaterial>;
   readonly colour: string;
   readonly opacity: number;
   readonly away: Vector3;

@@ -1,10 +1,17 @@
 // A piece as a small picture from the front right and above, every face taken from its parts. Painted back to front: of two boards the one
 // that lies behind, below or to the left of the other is painted first.
-import { type Box, boxOf, type Part, type Role } from '@parlor/core/assembly';
-import { cross, dot, normalOf, type Point, type Ring, toSpace, type Vec3 } from '@parlor/core/shape';
+import { type Box, boxOf, type Part, type Role, upperOf } from '@parlor/core/assembly';
+import { cross, dot, normalOf, type Point, type Region, type Ring, toSpace, type Vec3 } from '@parlor/core/shape';
 
 /** A face to paint: a path in millimetres, y down, and how light falls on it: 0 dark to 1 light. */
-export type Face = { readonly path: string; readonly role: Role; readonly clear: boolean; readonly light: number };
+export type Face = {
+  readonly path: string;
+  readonly role: Role;
+  readonly clear: boolean;
+  readonly light: number;
+  /** Painted and outlined; only painted, as the facets of a curve are; or only a line. */
+  readonly as: 'face' | 'facet' | 'line';
+};
 
 export type Picture = {
   readonly faces: readonly Face[];
@@ -27,34 +34,50 @@ const seen = (at: Vec3): Point => [dot(at, ACROSS) / 1000, -dot(at, UP) / 1000];
 
 const lightOf = (normal: Vec3): number => 0.62 + 0.38 * Math.max(0, dot(normal, unit([-0.3, 1, 0.6])));
 
-type Painted = { readonly rings: readonly (readonly Vec3[])[]; readonly light: number };
+type Painted = { readonly rings: readonly (readonly Vec3[])[]; readonly light: number; readonly as: Face['as'] };
+
+/** Outlines with more points than this are curves, whose facets show no edges. */
+const CURVE = 12;
+/** Where a curve turns by more than this its edge shows. */
+const CORNER = Math.cos(Math.PI / 6);
 
 const facesOf = (part: Part): readonly Painted[] => {
   const { pose, thickness, region } = part;
   const n = normalOf(pose);
-  const rings = [region.outline, ...region.holes];
+  const ringsIn = ({ outline, holes }: Region): readonly Ring[] => [outline, ...holes];
+  const [low, high] = [ringsIn(region), ringsIn(upperOf(part))];
+  const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
   const faces: Painted[] = [];
-  for (const ring of rings) {
-    ring.forEach((from, index) => {
-      const to = ring[(index + 1) % ring.length] as Point;
-      const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-      const length = Math.hypot(dx, dy);
-      const out: Vec3 = [
-        (pose.u[0] * dy - pose.v[0] * dx) / length,
-        (pose.u[1] * dy - pose.v[1] * dx) / length,
-        (pose.u[2] * dy - pose.v[2] * dx) / length,
-      ];
-      if (dot(out, EYE) <= 0.001) return;
-      faces.push({
-        rings: [[toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)]],
-        light: lightOf(out),
-      });
+  // What is seen through an opening is painted before the outside.
+  for (const number of [...low.keys()].reverse()) {
+    const [ring, over] = [low[number] as Ring, high[number] as Ring];
+    const under = ring.map((point) => toSpace(pose, point));
+    const above = over.map((point) => toSpace(pose, point, thickness));
+    const after = (index: number): number => (index + 1) % ring.length;
+    const outs = ring.map((_, index) => {
+      const [a, b, c, d] = [under[index], under[after(index)], above[after(index)], above[index]] as [Vec3, Vec3, Vec3, Vec3];
+      return unit(cross(minus(c, a), minus(d, b)));
     });
+    const shows = outs.map((out) => dot(out, EYE) > 0.001);
+    const curved = ring.length > CURVE;
+    const lines: Painted[] = [];
+    ring.forEach((_, index) => {
+      const next = after(index);
+      const corners = [under[index], under[next], above[next], above[index]] as Vec3[];
+      if (shows[index]) faces.push({ rings: [corners], light: lightOf(outs[index] as Vec3), as: curved ? 'facet' : 'face' });
+      if (!curved) return;
+      if (shows[index])
+        lines.push({ rings: [corners.slice(0, 2)], light: 0, as: 'line' }, { rings: [corners.slice(2)], light: 0, as: 'line' });
+      const turns = dot(outs[index] as Vec3, outs[next] as Vec3) < CORNER;
+      if (shows[index] !== shows[next] || (shows[index] && turns)) lines.push({ rings: [corners.slice(1, 3)], light: 0, as: 'line' });
+    });
+    faces.push(...lines);
   }
   const front = dot(n, EYE) > 0;
+  const rings = front ? high : low;
   const cap = (ring: Ring) => ring.map((point) => toSpace(pose, point, front ? thickness : 0));
   const facing: Vec3 = front ? n : [-n[0], -n[1], -n[2]];
-  return [...faces, { rings: rings.map(cap), light: lightOf(facing) }];
+  return [...faces, { rings: rings.map(cap), light: lightOf(facing), as: 'face' }];
 };
 
 const SLACK = 20;
@@ -79,7 +102,7 @@ const painted = (boxes: readonly Box[]): readonly number[] => {
   return order;
 };
 
-const path = (rings: readonly (readonly Vec3[])[]): string =>
+const path = (rings: readonly (readonly Vec3[])[], open: boolean): string =>
   rings
     .map(
       (ring) =>
@@ -89,16 +112,31 @@ const path = (rings: readonly (readonly Vec3[])[]): string =>
               .map((value) => value.toFixed(2))
               .join(' '),
           )
-          .join('L')}Z`,
+
+          .join('L')}${open ? '' : 'Z'}`,
     )
     .join('');
+
+/** Facets beside one another that are about as light, and lines beside one another, are painted as one. */
+const together = (faces: readonly Face[]): readonly Face[] => {
+  const found: Face[] = [];
+  for (const face of faces) {
+    const last = found.at(-1);
+    const alike = last && last.as === face.as && face.as !== 'face' && Math.abs(last.light - face.light) < 0.02;
+    if (alike) found[found.length - 1] = { ...last, path: last.path + face.path };
+    else found.push(face);
+  }
+  return found;
+};
 
 /** The picture of a piece. */
 export const pictureOf = (parts: readonly Part[]): Picture => {
   const order = painted(parts.map(boxOf));
   const faces = order.flatMap((index) => {
     const part = parts[index] as Part;
-    return facesOf(part).map(({ rings, light }): Face => ({ path: path(rings), role: part.role, clear: part.stuff === 'clear', light }));
+    return facesOf(part).map(
+      ({ rings, light, as }): Face => ({ path: path(rings, as === 'line'), role: part.role, clear: part.stuff === 'clear', light, as }),
+    );
   });
   const points = parts.flatMap((part) => {
     const { min, max } = boxOf(part);
@@ -106,5 +144,5 @@ export const pictureOf = (parts: readonly Part[]): Picture => {
   });
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  return { faces, x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  return { faces: together(faces), x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };

@@ -13,9 +13,10 @@ export const axisAt = (x: number, z: number, radius: number): Axis => ({ x, z, c
 export type RoundKind = { readonly id: string; readonly role: Role; readonly name: string; readonly held?: Part['held'] };
 type Made = Pick<Part, 'stuff' | 'stock' | 'length'>;
 
-const region = (chords: number, outer: number, inner: number): Region => ({
+const region = (chords: number, outer: number, inner: number, hollow: boolean): Region => ({
   outline: ellipseRing(0, 0, outer, outer, chords),
-  holes: inner > 0 ? [[...ellipseRing(0, 0, inner, inner, chords)].reverse()] : [],
+  // The inside of what is rolled has the chords of its outside; a hole in a board only what it needs.
+  holes: inner > 0 ? [[...ellipseRing(0, 0, inner, inner, hollow ? chords : chordsOf(inner))].reverse()] : [],
 });
 
 /** Something that goes round from one height to another: so far out and in below, and the same above unless it tapers. */
@@ -28,6 +29,7 @@ export const roundPart = (
   made: Made & { readonly flat?: Flat },
 ): Part => {
   const pose: Pose = { origin: [x, y0, z], u: [1, 0, 0], v: [0, 0, -1] };
+  const hollow = made.flat !== undefined || made.stuff === 'found';
   const tapers = low.outer !== high.outer || low.inner !== high.inner;
   return {
     id: kind.id,
@@ -37,8 +39,8 @@ export const roundPart = (
     grain: 'any',
     centres: made.stuff === 'board' && !made.flat ? [[0, 0]] : [],
     thickness: y1 - y0,
-    region: region(chords, low.outer, low.inner),
-    ...(tapers ? { upper: region(chords, high.outer, high.inner) } : {}),
+    region: region(chords, low.outer, low.inner, hollow),
+    ...(tapers ? { upper: region(chords, high.outer, high.inner, hollow) } : {}),
     pose,
     ...made,
   };

@@ -50,7 +50,7 @@ const doorStrips = ({ put, hole, border, piece, sheets }: Plan, id: string, z0: 
   return [
     ...put(`${id}-left`, strip, { x0: 0, x1: wide, y0: 0, y1: high, z0, z1 }, sheet, mitred ? { outline: left } : {}),
     ...put(`${id}-right`, strip, { x0: w - wide, x1: w, y0: 0, y1: high, z0, z1 }, sheet, mitred ? { outline: mirrored } : {}),
-    ...put(`${id}-above`, strip, { x0: 0, x1: w, y0: h - wide, y1: h, z0, z1 }, sheet, mitred ? { outline: over.toReversed() } : {}),
+    ...put(`${id}-above`, strip, { x0: 0, x1: w, y0: h - wide, y1: h, z0, z1 }, sheet, mitred ? { outline: over } : {}),
   ];
 };
 
@@ -222,7 +222,6 @@ export const buildOpening = (piece: Opening, means: Means): Result<Built, PieceP
   const marks: SizeMark[] = [
     { path: ['width'], sight: 'front', way: 'across', from: hole.x0, to: hole.x1, at: outside[1] },
     { path: ['height'], sight: 'front', way: 'up', from: hole.y0, to: hole.y1, at: outside[0] },
-    { path: ['border'], sight: 'front', way: 'across', from: 0, to: border, at: 0 },
   ];
   return ok({ assembly: { parts, outside: { min: [0, 0, 0], max: outside }, clear, motions }, bays: [], openings: [], marks });
 };

@@ -2,7 +2,7 @@
 import type { Part, Role } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import type { Point, Ring } from '../../shape/index.ts';
+import { ellipseRing, type Ring } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
 import type { Built, SizeMark } from '../kit/built.ts';
 import { layersFor, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
@@ -160,17 +160,15 @@ const merlons = (section: Section, was: Standing, making: Making, kind: RoundKin
   const problem =
     lack('battlements as wide as their board', outer, inner + sheet.one) ??
     lack('battlements that stand apart', Math.round((Math.PI * outer) / section.count), sheet.one) ??
+    lack('battlements that can be cut', making.axis.chords / section.count, 4) ??
     rests('battlements on what is below them', was, outer, inner);
   if (problem) return err(problem);
   const { layers } = layersFor(making.doll(section.height), sheet.one);
-  const steps = 6;
+  // Their curves are stretches of the very circle that they stand on.
+  const [far, near] = [outer, inner].map((radius) => ellipseRing(0, 0, radius, radius, making.axis.chords)) as [Ring, Ring];
   const parts = Array.from({ length: section.count }, (_, number) => {
-    const at = (radius: number, step: number): Point => {
-      const angle = ((2 * Math.PI) / section.count) * (number + step / steps / 2);
-      return [Math.round(radius * Math.cos(angle)) + 0, Math.round(radius * Math.sin(angle)) + 0];
-    };
-    const count = Array.from({ length: steps + 1 }, (__, step) => step);
-    const outline: Ring = [...count.map((step) => at(outer, step)), ...count.toReversed().map((step) => at(inner, step))];
+    const [from, to] = [number, number + 0.5].map((at) => Math.round((far.length * at) / section.count)) as [number, number];
+    const outline: Ring = [...far.slice(from, to + 1), ...near.slice(from, to + 1).toReversed()];
     return Array.from({ length: layers }, (__, layer): Part => {
       const base = roundPart(
         making.axis,

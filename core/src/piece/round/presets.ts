@@ -81,7 +81,7 @@ export const ROUND_PRESETS: readonly Preset[] = [
     sections: [
       { kind: 'disc', across: '200 mm', height: '10 mm' },
       { kind: 'cone', across: '180 mm', above: '300 mm', height: '240 mm' },
-      { kind: 'disc', across: '330 mm', hole: '230 mm', height: '30 mm' },
+      { kind: 'disc', across: '350 mm', hole: '250 mm', height: '30 mm' },
     ],
   }),
   preset('bin', 'Waste bin', 'a found tube on a disc', 'paper basket umbrella stand', {

@@ -93,11 +93,14 @@ export const boardBack = (plan: Plan, x0: number, x1: number): { readonly parts:
   return { parts, face: { deep: leaningDepth(sheets.back.thickness, risesBy(plan), lean), x0, x1 } };
 };
 
+/** Cushions are this much short of the back, which leans away from them. */
+const PLAY = 100;
+
 /** Cushions side by side on the seat's board, before the back; and leaning on it. */
 export const padsOf = (plan: Plan, x0: number, x1: number, face: BackFace | null): readonly Part[] => {
   const { piece, pad, boardTop, seatTop, depth, lean, height } = plan;
   if (pad === 0) return [];
-  const back = lean + Math.ceil(face?.deep ?? 0);
+  const back = lean + Math.ceil(face?.deep ?? 0) + (face ? PLAY : 0);
   const round = piece.shape === 'round';
   const seats = evenly(x0, x1, round ? 1 : piece.pads).map(([from, to], index) =>
     padIn(

@@ -93,7 +93,6 @@ export const buildSeat = (piece: Seat, means: Means): Result<Built, PieceProblem
   const [dx, , dz] = over;
   const marks: SizeMark[] = [
     { path: ['seat'], sight: 'side', way: 'up', from: 0, to: seatTop, at: depth + dz },
-    ...(hasBack && lean > 0 ? [{ path: ['lean'], sight: 'side', way: 'across', from: dz, to: dz + lean, at: height } as const] : []),
     ...(arms > 0 ? [{ path: ['arms'], sight: 'front', way: 'up', from: 0, to: arms, at: width + dx } as const] : []),
   ];
   return ok({ assembly: { parts, outside, clear, motions: drawn.value.motions }, bays: [], openings: [], marks });

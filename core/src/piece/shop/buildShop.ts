@@ -2,7 +2,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import { type Point, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
+import { chordsOf, type Point, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
 import type { Built, SizeMark } from '../kit/built.ts';
 import { leaningBoard, leaningDepth } from '../kit/leaning.ts';
@@ -228,8 +228,9 @@ const scalloped = (width: number, height: number, count: number): Ring => {
   const arcs = evenly(0, width, count).flatMap(([from, to]): Ring => {
     const [middle, radius] = [(from + to) / 2, (to - from) / 2];
     const rise = Math.min(radius, height * 0.6);
-    return Array.from({ length: 13 }, (_, index): Point => {
-      const angle = Math.PI + (Math.PI * index) / 12;
+    const half = chordsOf(radius) / 2;
+    return Array.from({ length: half + 1 }, (_, index): Point => {
+      const angle = Math.PI + (Math.PI * index) / half;
       return [Math.round(middle + radius * Math.cos(angle)), Math.round(rise + rise * Math.sin(angle))];
     });
   });
@@ -372,7 +373,6 @@ export const buildShop = (piece: Shop, means: Means): Result<Built, PieceProblem
     ...(piece.form === 'counter' || piece.form === 'bay'
       ? [{ path: ['low'], sight: 'side', way: 'up', from: 0, to: plan.low, at: outside[2] } as const]
       : []),
-    ...(piece.form === 'counter' ? [{ path: ['top'], sight: 'side', way: 'across', from: 0, to: plan.top, at: outside[1] } as const] : []),
   ];
   return ok({ assembly: { parts, outside: { min: [0, 0, 0], max: outside }, clear, motions: [] }, bays: [], openings: [], marks });
 };

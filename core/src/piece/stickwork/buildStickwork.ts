@@ -22,6 +22,9 @@ const BUILD: Readonly<Record<Form, (plan: Plan) => Drawn>> = {
 /** Forms whose lowest rail, shelf or ledge is decided. */
 export const LOW: ReadonlySet<Form> = new Set(['fence', 'cot', 'rack', 'easel', 'shelves']);
 
+/** Forms that lean, and are seen best from the side. */
+export const LEANS: ReadonlySet<Form> = new Set(['rack', 'ladder', 'easel']);
+
 /** Builds what is made of sticks.
  *  Shape: piece, means → sticks with their lengths and end cuts, and a board where one is needed. Errors: 'does-not-fit' for posts, rails, slats,
  *  shelves, legs that lean too far. */

@@ -1,6 +1,6 @@
 import { type Measure, type RealUm, type Scale, showLength, UM } from '@parlor/core/measure';
 import { type Field, layersFor, valueAt } from '@parlor/core/piece';
-import { STICK_NAMES, thicknessOf } from '@parlor/core/stock';
+import { EDGED_STICKS, ROUND_STICKS, STICK_NAMES, thicknessOf } from '@parlor/core/stock';
 import { Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useSet } from '../../state/index.ts';
@@ -13,6 +13,8 @@ type Props = {
   readonly scale: Scale;
   readonly onChange: (words: string, path: readonly string[], value: unknown) => void;
 };
+
+const STICKS_OF = { any: STICK_NAMES, edged: EDGED_STICKS, round: ROUND_STICKS } as const;
 
 const HELPS: Readonly<Record<string, ReactNode>> = {
   'Hold true': <HoldHelp />,
@@ -238,7 +240,12 @@ export const Decision = ({ field, owner, scale, onChange }: Props) => {
       );
     case 'stick':
       return (
-        <Picker label={label} value={value as string} options={STICK_NAMES.map((name) => ({ value: name, label: name }))} onChange={set} />
+        <Picker
+          label={label}
+          value={value as string}
+          options={STICKS_OF[kind.only ?? 'any'].map((name) => ({ value: name, label: name }))}
+          onChange={set}
+        />
       );
     case 'board':
       return (

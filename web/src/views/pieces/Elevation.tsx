@@ -1,12 +1,12 @@
 import { dollOf, dollUm, isDollSize, type Measure, realOf, type Scale, toReal, UM } from '@parlor/core/measure';
-import { type Casework, valueAt } from '@parlor/core/piece';
+import { type Casework, type SizeMark, valueAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
 import { Figure, type SightName, SizeField } from '../../ui/index.ts';
 import { sizeSlot } from './bayEdits.ts';
 import { Bays, DimensionLine, Panels, Standing } from './ElevationMarks.tsx';
 import { type Sight, type Stretch, samePath, sightFor, stretchesOf } from './elevationPlan.ts';
-import { type Overall, overallOn } from './overall.ts';
+import { markField, type Overall, overallOn } from './overall.ts';
 import { useBox } from './useBox.ts';
 import { useChangePiece } from './useChangePiece.ts';
 
@@ -115,6 +115,18 @@ const OverallSize = ({ overall, piece, scale }: { readonly overall: Overall; rea
   );
 };
 
+/** Where a mark stands on the drawing, in millimetres: across from the left, up from the floor or the front. */
+const placed = ({ sight, way, from, to, at }: SizeMark, { max }: MadePiece['assembly']['outside']) => {
+  const mm = (um: number): number => um / 1000;
+  const turned = (z: number): number => mm(max[2]) - mm(z);
+  const [along, beside] =
+    way === 'across'
+      ? [sight === 'side' ? turned : mm, sight === 'top' ? turned : mm]
+      : [sight === 'top' ? turned : mm, sight === 'side' ? turned : mm];
+  const [a, b] = [along(from), along(to)];
+  return { from: Math.min(a, b), to: Math.max(a, b), at: beside(at) };
+};
+
 const SEEN = { front: 'Front', side: 'Right side', top: 'Top' } as const;
 
 /** An elevation, drawn from the model and edited where it stands: bays are chosen with a touch, sizes changed on the drawing. */
@@ -131,6 +143,10 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
   const right = at(wide);
   const overall = overallOn(piece, seen);
   const bays = piece.family === 'casework' && seen === 'front' ? piece : null;
+  const marks = made.marks.flatMap((mark) => {
+    const field = mark.sight === seen ? markField(piece, mark.path) : undefined;
+    return field ? [{ mark, field, ...placed(mark, made.assembly.outside) }] : [];
+  });
   const [over, beside] = (['across', 'up'] as const).map((way) => overall.find((each) => each.way === way));
   return (
     <div ref={ref} className="absolute inset-0" data-testid="elevation" data-seen={seen}>
@@ -146,6 +162,13 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
         {bays && <Bays piece={bays} bays={made.bays} sight={sight} scale={scale} />}
         {over && <DimensionLine x1={at(across[0])} x2={at(across[1])} y1={level(high) - 12} y2={level(high) - 12} />}
         {beside && <DimensionLine x1={sight.left - 14} x2={sight.left - 14} y1={level(up[1])} y2={level(up[0])} />}
+        {marks.map(({ mark, from, to }) =>
+          mark.way === 'up' ? (
+            <DimensionLine key={mark.path.join('.')} x1={right + 14} x2={right + 14} y1={level(to)} y2={level(from)} />
+          ) : (
+            <DimensionLine key={mark.path.join('.')} x1={at(from)} x2={at(to)} y1={level(high) - 12} y2={level(high) - 12} />
+          ),
+        )}
         {chainLines('columns', columns, sight, right)}
         {chainLines('rows', rows, sight, right + 14)}
       </svg>
@@ -161,6 +184,21 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
         <div className="absolute -translate-x-full -translate-y-1/2" style={{ left: sight.left - 18, top: level((up[0] + up[1]) / 2) }}>
           <OverallSize overall={beside} piece={piece} scale={scale} />
         </div>
+      )}
+      {marks.map(({ mark, field, from, to }) =>
+        mark.way === 'up' ? (
+          <div key={mark.path.join('.')} className="absolute -translate-y-1/2" style={{ left: right + 22, top: level((from + to) / 2) }}>
+            <OverallSize overall={{ field, way: 'up' }} piece={piece} scale={scale} />
+          </div>
+        ) : (
+          <div
+            key={mark.path.join('.')}
+            className="absolute -translate-x-1/2 -translate-y-full"
+            style={{ left: at((from + to) / 2), top: level(high) - 8 }}
+          >
+            <OverallSize overall={{ field, way: 'across' }} piece={piece} scale={scale} />
+          </div>
+        ),
       )}
       {bays && <Chain kind="columns" stretches={columns} sight={sight} right={right + 14} piece={bays} scale={scale} />}
       {bays && <Chain kind="rows" stretches={rows} sight={sight} right={right + 14} piece={bays} scale={scale} />}

@@ -11,6 +11,13 @@ const KINDS = [
   { value: 'kitchen', label: 'kitchen' },
   { value: 'tables', label: 'tables' },
   { value: 'beds', label: 'beds' },
+  { value: 'seats', label: 'seats' },
+  { value: 'sticks', label: 'of sticks' },
+  { value: 'round', label: 'round' },
+  { value: 'shapes', label: 'shapes' },
+  { value: 'walls', label: 'on walls' },
+  { value: 'openings', label: 'doors and windows' },
+  { value: 'shop', label: 'shop' },
   { value: 'panels', label: 'free panels' },
   { value: 'yours', label: 'yours' },
 ] as const;

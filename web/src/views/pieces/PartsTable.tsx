@@ -1,5 +1,5 @@
 import { formatNumber } from '@parlor/core/measure';
-import type { MadePiece } from '@parlor/core/set';
+import { type MadePiece, slantWords } from '@parlor/core/set';
 import { Link, useParams } from 'react-router';
 import { pointedAt, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
@@ -31,7 +31,7 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
         </tr>
       </thead>
       <tbody>
-        {made.groups.map(({ tag, name, width, height, parts, stuff, stock, length }) => (
+        {made.groups.map(({ tag, name, width, height, parts, stuff, stock, length, slants }) => (
           <tr
             key={tag}
             data-tag={tag}
@@ -52,7 +52,7 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
               </button>
             </td>
             <th scope="row" className="font-normal text-left pr-2">
-              {stuff === 'board' || stuff === 'clear' ? (
+              {stuff === 'board' || stuff === 'clear' || stuff === 'pad' ? (
                 <Link
                   to={`/sets/${setId}/printing?find=${tag}`}
                   title="its page to print"
@@ -70,9 +70,14 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
                   {length === null ? '' : ', long'}
                 </span>
               )}
+              {slantWords(slants, units).map((words) => (
+                <span key={words} className="block text-small text-graphite">
+                  {words}
+                </span>
+              ))}
             </th>
             <td className="text-right">{parts.length}</td>
-            {stuff === 'board' || stuff === 'clear' ? (
+            {stuff === 'board' || stuff === 'clear' || stuff === 'pad' ? (
               <>
                 <td className="text-right pl-2 whitespace-nowrap w-12">{show(width)}</td>
                 <td className="text-center px-0.5 text-graphite w-4">×</td>

@@ -6,7 +6,10 @@ import { Decision } from './Decision.tsx';
 import { FreePanels } from './FreePanels.tsx';
 import { Holes } from './Holes.tsx';
 import { Openings } from './Openings.tsx';
+import { OutlineEditor } from './OutlineEditor.tsx';
 import { overallOn } from './overall.ts';
+import { Sections } from './Sections.tsx';
+import { StackLayers } from './StackLayers.tsx';
 import { useChangePiece } from './useChangePiece.ts';
 
 const GROUPS: readonly (readonly [Field['group'], (piece: Piece) => string])[] = [
@@ -33,6 +36,13 @@ export const PieceFields = ({ piece, sight }: Props) => {
     <div className="mt-3">
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start">{drawn(shown.filter(({ group }) => group === 'size'))}</div>
       {piece.family === 'panels' && <FreePanels piece={piece} scale={scale} />}
+      {piece.family === 'round' && <Sections piece={piece} scale={scale} />}
+      {piece.family === 'stack' && (
+        <>
+          <OutlineEditor piece={piece} scale={scale} />
+          <StackLayers piece={piece} scale={scale} />
+        </>
+      )}
       {GROUPS.map(([group, title]) => {
         const fields = shown.filter((field) => field.group === group);
         if (fields.length === 0) return null;

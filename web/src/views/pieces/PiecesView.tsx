@@ -1,3 +1,4 @@
+import { sightOf } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -19,7 +20,7 @@ const SEEN = [
 const Decided = ({ piece }: { readonly piece: Piece }) => {
   const derived = useDerivedPiece(piece.id);
   const scale = useScale();
-  const [seen, setSeen] = useState<SightName>('front');
+  const [seen, setSeen] = useState<SightName>(() => sightOf(piece));
   const drawn = derived?.made !== null;
   return (
     <div className="flex flex-col flex-1 min-h-0">

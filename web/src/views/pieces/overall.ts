@@ -1,5 +1,5 @@
 // Which outer sizes stand on which drawing.
-import { type Field, fieldsOf, isFieldShown } from '@parlor/core/piece';
+import { type Field, fieldsOf, isFieldShown, SECTION_FIELDS } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import type { SightName } from '../../ui/index.ts';
 
@@ -19,3 +19,13 @@ export const overallOn = (piece: Piece, sight: SightName): readonly Overall[] =>
     );
     return field && isFieldShown(field, piece) ? [{ field, way }] : [];
   });
+
+/** The decision behind a size that stands on a drawing: one of the piece's own, or of a section. */
+export const markField = (piece: Piece, path: readonly string[]): Field | undefined => {
+  const key = path.join('.');
+  if (path[0] === 'sections') {
+    const field = SECTION_FIELDS.find((each) => each.path.join('.') === path.slice(2).join('.'));
+    return field && { ...field, path, label: `${field.label} of section ${Number(path[1]) + 1}` };
+  }
+  return fieldsOf(piece).find((field) => field.path.join('.') === key && field.kind.kind === 'size' && isFieldShown(field, piece));
+};
