@@ -83,6 +83,12 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
   const rough = new Map<string, number[]>();
   const regions = shapes.map((shape) => ('region' in shape ? snapped(shape.region) : undefined));
   parts.forEach((part, index) => {
+    // Sticks of one kind are alike when their lengths and cuts are; which way round they lie is seen when they are glued.
+    if (part.stuff === 'stick') {
+      const key = `stick ${part.stock} ${snap(Math.round(part.length ?? 0))} ${slantKey(part)}`;
+      rough.set(key, [...(rough.get(key) ?? []), index]);
+      return;
+    }
     const [shape, region] = [shapes[index] as Shape, regions[index]];
     const size =
       'region' in shape ? roughKey(region as Region, grained(part)) : sizeKey(snap(shape.width), snap(shape.height), grained(part));
@@ -97,7 +103,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     // Parts that were made alike lie alike, and need to be turned and flipped only once.
     const known: { readonly region: Region; readonly key: string }[] = [];
     for (const index of members) {
-      const region = members.length === 1 ? undefined : regions[index];
+      const region = members.length === 1 || parts[index]?.stuff === 'stick' ? undefined : regions[index];
       const like = region && known.find((other) => sameRegion(other.region, region));
       keys[index] = like?.key ?? (region ? `${key} ${outlineKey(region, grained(parts[index] as Part))}` : key);
       if (region && !like) known.push({ region, key: keys[index] });

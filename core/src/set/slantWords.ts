@@ -1,14 +1,17 @@
 import type { Slant } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 
-/** Slanting cuts in words: the angle off square that saw or knife is set to, and the length at the short point; the long one is the part's own. Equal
- *  ends are said once. */
+/** Slanting cuts in words: the angle off square that saw or knife is set to, and the length to the short point where the long one is the part's own
+ *  length. Equal ends are said once. */
 export const slantWords = (slants: readonly Slant[], units: Units): readonly string[] => {
-  const said = slants.map(({ at, angle, long, short }) => {
-    const degrees = `${Number(((angle * 180) / Math.PI).toFixed(1))}°`;
-    return `${at === 'end' ? 'end' : 'edge'} ${degrees}: ${showLength(long, units)} to the long point, ${showLength(short, units)} to the short`;
+  const kinds = new Map<string, { readonly angles: string[]; readonly at: Slant['at']; readonly short: number }>();
+  for (const { at, angle, short } of slants) {
+    const kind = kinds.get(`${at} ${short}`) ?? { angles: [], at, short };
+    kind.angles.push(`${Number(((angle * 180) / Math.PI).toFixed(1))}°`);
+    kinds.set(`${at} ${short}`, kind);
+  }
+  return [...kinds.values()].map(({ angles, at, short }) => {
+    const [different, plural] = [[...new Set(angles)], angles.length > 1 ? `${at}s` : at];
+    return `${different.length < angles.length ? 'both ' : ''}${plural} at ${different.join(' and ')}, ${showLength(short, units)} at the short point`;
   });
-  return [...new Set(said)].map((words) =>
-    said.filter((each) => each === words).length === 2 ? words.replace(/^(end|edge) /, 'both $1s ') : words,
-  );
 };

@@ -15,19 +15,23 @@ export const PiecePicture = ({ parts, label }: { readonly parts: readonly Part[]
       role="img"
       aria-label={label}
     >
-      {faces.map(({ path, role, clear, light, as }, index) => (
-        <path
-          key={index}
-          d={path}
-          fillRule="evenodd"
-          fill={as === 'line' ? 'none' : `color-mix(in oklab, ${fillOf({ role, clear })} ${Math.round(light * 100)}%, var(--graphite))`}
-          fillOpacity={clear ? 0.4 : 1}
-          stroke={as === 'facet' ? 'none' : 'var(--ink)'}
-          strokeWidth="0.8"
-          strokeLinejoin="round"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      {faces.map(({ path, role, clear, light, as }, index) => {
+        const fill = `color-mix(in oklab, ${fillOf({ role, clear })} ${Math.round(light * 100)}%, var(--graphite))`;
+        return (
+          <path
+            key={index}
+            d={path}
+            fillRule="evenodd"
+            fill={as === 'line' ? 'none' : fill}
+            fillOpacity={clear ? 0.4 : 1}
+            // Facets of one curve run into one another.
+            stroke={as === 'facet' ? fill : 'var(--ink)'}
+            strokeWidth="0.8"
+            strokeLinejoin="round"
+            vectorEffect="non-scaling-stroke"
+          />
+        );
+      })}
     </svg>
   );
 };

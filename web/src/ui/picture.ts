@@ -82,8 +82,13 @@ const facesOf = (part: Part): readonly Painted[] => {
 
 const SLACK = 20;
 
+/** Whether something stands in another, as a dowel in its disc, and rises above it. */
+const risesFrom = (a: Box, b: Box): boolean =>
+  b.max[1] > a.max[1] && b.min[0] >= a.min[0] && b.max[0] <= a.max[0] && b.min[2] >= a.min[2] && b.max[2] <= a.max[2];
+
 /** Whether `a` must be painted before `b`. */
-const before = (a: Box, b: Box): boolean => a.max[2] <= b.min[2] + SLACK || a.max[1] <= b.min[1] + SLACK || a.max[0] <= b.min[0] + SLACK;
+const before = (a: Box, b: Box): boolean =>
+  a.max[2] <= b.min[2] + SLACK || a.max[1] <= b.min[1] + SLACK || a.max[0] <= b.min[0] + SLACK || risesFrom(a, b);
 
 /** An order in which nothing nearer is painted under something farther. */
 const painted = (boxes: readonly Box[]): readonly number[] => {

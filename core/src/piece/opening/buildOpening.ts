@@ -85,7 +85,7 @@ const raised = ({ piece, put, sheets }: Plan, leaf: Space): Result<readonly Part
       const x0 = Math.round(leaf.x0 + border + column * (w + border));
       const y0 = Math.round(leaf.y0 + border + row * (h + border));
       const space = { x0, x1: x0 + Math.round(w), y0, y1: y0 + Math.round(h), z0: leaf.z1, z1: leaf.z1 + sheet.one };
-      return put(`panel-${index}`, ['fitting', 'panel', 'front'], space, sheet);
+      return put(`panel-${index}`, ['border', 'panel', 'front'], space, sheet);
     }).flat(),
   );
 };
@@ -136,7 +136,8 @@ const door = (plan: Plan): Drawn => {
     ...clearOf,
     ...knob,
   ];
-  return ok({ parts, outside: [hole.x1 + border, hole.y1 + border, z1 + t], motions: [motion] });
+  const thickest = clearOf.length > 0 ? Math.max(t, sheets.bar.one) : t;
+  return ok({ parts, outside: [hole.x1 + border, hole.y1 + border, z1 + thickest], motions: [motion] });
 };
 
 /** Upright bars from edge to edge, and lying ones in pieces between them. */

@@ -223,6 +223,16 @@ const reachOf = (section: Section, making: Pick<Making, 'doll' | 'sheets'>): num
   return section.kind === 'cone' || section.kind === 'shade' ? Math.max(at(section.across), at(section.above)) : at(section.across);
 };
 
+/** A disc bored for the dowel that stands in it: its end alone would hold nothing. The uppermost board of several; not a disc that would be all hole. */
+const boredFor = (section: Section, disc: Part | undefined): Part | undefined => {
+  if (disc?.stuff !== 'board' || disc.flat || disc.upper || disc.region.holes.length > 0 || disc.centres.length === 0) return undefined;
+  const radius = sectionOf(section.stick).width / 2;
+  const reach = Math.max(...disc.region.outline.map(([x]) => x));
+  if (reach < 2 * radius) return undefined;
+  const hole = [...ellipseRing(0, 0, radius)].reverse();
+  return { ...disc, region: { ...disc.region, holes: [hole] } };
+};
+
 /** Builds something round from its sections, one on another.
  *  Shape: piece, means → discs of board, strips to roll, dowels. What touches all round has its chords in common. Errors: 'does-not-fit' for a
  *  section that rests on nothing, or whose wall, hole or shade has no room. */
@@ -240,14 +250,17 @@ export const buildRound = (piece: Turned, means: Means): Result<Built, PieceProb
   const marks: SizeMark[] = [];
   for (const [index, section] of piece.sections.entries()) {
     const { role, name, make } = KINDS[section.kind];
-    const made = make(section, now, making, {
+    const bored = section.kind === 'stem' ? boredFor(section, parts.at(-1)) : undefined;
+    if (bored) parts[parts.length - 1] = bored;
+    const was = bored ? { ...now, y: bored.pose.origin[1] } : now;
+    const made = make(section, was, making, {
       id: `${piece.id}/section-${index}`,
       role: index > 0 && role === 'bottom' ? 'shelf' : role,
       name,
     });
     if (!made.ok) return made;
     parts.push(...made.value.parts);
-    const [from, to] = section.kind === 'shade' ? [made.value.now.y - doll(section.height), made.value.now.y] : [now.y, made.value.now.y];
+    const [from, to] = section.kind === 'shade' ? [made.value.now.y - doll(section.height), made.value.now.y] : [was.y, made.value.now.y];
     if (to - from > 0 && section.kind !== 'rim')
       marks.push({ path: ['sections', String(index), 'height'], sight: 'front', way: 'up', from, to, at: 2 * reach });
     now = made.value.now;

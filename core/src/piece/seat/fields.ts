@@ -13,7 +13,7 @@ export const SEAT_FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(10, 10_000, 'width') },
   { path: ['depth'], label: 'Depth', group: 'size', kind: size(10, 10_000, 'depth') },
   { path: ['height'], label: 'Height of the back', group: 'size', kind: size(10, 10_000, 'height'), when: on(backed) },
-  { path: ['seat'], label: 'Seat height', group: 'size', kind: size(10, 10_000), hint: 'Floor to what is sat on, padding and all.' },
+  { path: ['seat'], label: 'Floor to the seat, padding and all', group: 'size', kind: size(10, 10_000) },
   {
     path: ['stands'],
     label: 'It stands on',

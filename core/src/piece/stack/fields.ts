@@ -7,6 +7,8 @@ const on =
   (piece: never) =>
     kinds.includes((piece as Stack).outline);
 
+const lies = (how: Stack['lies']): ((piece: never) => boolean) => ((piece: Stack) => piece.lies === how) as (piece: never) => boolean;
+
 /** What is decided about one layer. */
 export const LAYER_FIELDS: readonly Field[] = [
   { path: ['out'], label: 'Larger all round by', group: 'size', kind: size(0, 2_000) },
@@ -25,7 +27,8 @@ export const LAYER_FIELDS: readonly Field[] = [
 /** What is decided about a stacked shape; its layers have a list of their own. */
 export const STACK_FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(2, 10_000, 'width') },
-  { path: ['height'], label: 'Length or height', group: 'size', kind: size(2, 10_000) },
+  { path: ['height'], label: 'Length', group: 'size', kind: size(2, 10_000, 'depth'), when: lies('lies') },
+  { path: ['height'], label: 'Height', group: 'size', kind: size(2, 10_000, 'height'), when: lies('stands') },
   {
     path: ['outline'],
     label: 'Outline',

@@ -60,7 +60,7 @@ export const WALL_PRESETS: readonly Preset[] = [
   }),
   preset('wall-clock', 'Wall clock', 'a dial, a rim, two hands', 'station kitchen time', {
     form: 'clock',
-    width: '350 mm',
-    border: '25 mm',
+    width: '400 mm',
+    border: '40 mm',
   }),
 ];

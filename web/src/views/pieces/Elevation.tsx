@@ -115,6 +115,18 @@ const OverallSize = ({ overall, piece, scale }: { readonly overall: Overall; rea
   );
 };
 
+/** Heights of words beside one another, upwards, no nearer than a line of them. */
+const apartFrom = (middles: readonly (number | null)[]): readonly (number | null)[] => {
+  const order = middles.flatMap((y, index) => (y === null ? [] : [{ y, index }])).sort((a, b) => b.y - a.y);
+  const placedAt = new Map<number, number>();
+  let above = Infinity;
+  for (const { y, index } of order) {
+    above = Math.min(y, above - LEAST_ROOM.rows * rem() * 0.8);
+    placedAt.set(index, above);
+  }
+  return middles.map((_, index) => placedAt.get(index) ?? null);
+};
+
 /** Where a mark stands on the drawing, in millimetres: across from the left, up from the floor or the front. */
 const placed = ({ sight, way, from, to, at }: SizeMark, { max }: MadePiece['assembly']['outside']) => {
   const mm = (um: number): number => um / 1000;
@@ -147,6 +159,7 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
     const field = mark.sight === seen ? markField(piece, mark.path) : undefined;
     return field ? [{ mark, field, ...placed(mark, made.assembly.outside) }] : [];
   });
+  const lines = apartFrom(marks.map(({ mark, from, to }) => (mark.way === 'up' ? level((from + to) / 2) : null)));
   const [over, beside] = (['across', 'up'] as const).map((way) => overall.find((each) => each.way === way));
   return (
     <div ref={ref} className="absolute inset-0" data-testid="elevation" data-seen={seen}>
@@ -185,9 +198,9 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
           <OverallSize overall={beside} piece={piece} scale={scale} />
         </div>
       )}
-      {marks.map(({ mark, field, from, to }) =>
+      {marks.map(({ mark, field, from, to }, index) =>
         mark.way === 'up' ? (
-          <div key={mark.path.join('.')} className="absolute -translate-y-1/2" style={{ left: right + 22, top: level((from + to) / 2) }}>
+          <div key={mark.path.join('.')} className="absolute -translate-y-1/2" style={{ left: right + 22, top: lines[index] ?? 0 }}>
             <OverallSize overall={{ field, way: 'up' }} piece={piece} scale={scale} />
           </div>
         ) : (

@@ -1,4 +1,4 @@
-import { type Field, fieldsOf, isFieldShown } from '@parlor/core/piece';
+import { type Field, fieldsOf, isFieldShown, type SizeMark } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { useScale } from '../../state/index.ts';
 import type { SightName } from '../../ui/index.ts';
@@ -7,7 +7,7 @@ import { FreePanels } from './FreePanels.tsx';
 import { Holes } from './Holes.tsx';
 import { Openings } from './Openings.tsx';
 import { OutlineEditor } from './OutlineEditor.tsx';
-import { overallOn } from './overall.ts';
+import { markField, overallOn } from './overall.ts';
 import { Sections } from './Sections.tsx';
 import { StackLayers } from './StackLayers.tsx';
 import { useChangePiece } from './useChangePiece.ts';
@@ -19,14 +19,15 @@ const GROUPS: readonly (readonly [Field['group'], (piece: Piece) => string])[] =
   ['boards', () => 'Boards, and how thick they are glued up'],
 ];
 
-type Props = { readonly piece: Piece; readonly sight: SightName | null };
+type Props = { readonly piece: Piece; readonly sight: SightName | null; readonly marks: readonly SizeMark[] };
 
 /** What is decided about the piece as a whole. Sizes that stand on the drawing are left out here. */
-export const PieceFields = ({ piece, sight }: Props) => {
+export const PieceFields = ({ piece, sight, marks }: Props) => {
   const scale = useScale();
   const change = useChangePiece(piece);
   if (!scale) return null;
-  const onDrawing = sight ? overallOn(piece, sight).map(({ field }) => field) : [];
+  const pencilled = marks.flatMap((mark) => (mark.sight === sight ? (markField(piece, mark.path) ?? []) : []));
+  const onDrawing = sight ? [...overallOn(piece, sight).map(({ field }) => field), ...pencilled] : [];
   const shown = fieldsOf(piece).filter((field) => isFieldShown(field, piece) && !onDrawing.includes(field));
   const drawn = (fields: readonly Field[]) =>
     fields.map((field) => (

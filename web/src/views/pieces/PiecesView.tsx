@@ -39,7 +39,7 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
         )}
       </div>
       {piece.family === 'casework' && seen === 'front' && <BayTools piece={piece} />}
-      <PieceFields piece={piece} sight={drawn ? seen : null} />
+      <PieceFields piece={piece} sight={drawn ? seen : null} marks={derived?.made?.marks ?? []} />
     </div>
   );
 };

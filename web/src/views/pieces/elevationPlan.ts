@@ -14,6 +14,9 @@ const BELOW = 34;
 /** Room right of the piece for the pencilled heights of its rows; the figure stands behind them. */
 const BESIDE = 74;
 
+/** Of a figure that is taller than the piece by more than this the upper part is cut off. */
+const LOW = 2;
+
 /** The share of its height that the figure takes across. */
 const FIGURE_ACROSS = 0.36;
 
@@ -26,12 +29,14 @@ export const sightFor = (
   height: number,
   hasColumns: boolean,
 ): Sight => {
+  // Beside something low only her legs are shown, so that its sizes can be read.
+  const seenHeight = Math.min(figureHeight, Math.max(pieceHeight * LOW, pieceWidth * 0.6));
   const figureWidth = figureHeight * FIGURE_ACROSS;
   const acrossRoom = width - MARGIN.left - MARGIN.right;
   const below = MARGIN.bottom + (hasColumns ? BELOW : 0);
   const upRoom = height - MARGIN.top - below;
   const across = Math.min(acrossRoom / (pieceWidth + figureWidth), (acrossRoom - BESIDE) / pieceWidth);
-  const scale = Math.max(0.02, Math.min(across, upRoom / Math.max(pieceHeight, figureHeight)));
+  const scale = Math.max(0.02, Math.min(across, upRoom / Math.max(pieceHeight, seenHeight)));
   const beside = Math.max(BESIDE, figureWidth * scale);
   const left = MARGIN.left + Math.max(0, (acrossRoom - pieceWidth * scale - beside) / 2);
   return { scale, left, floor: height - below, figureAt: left + pieceWidth * scale + beside / 2 };

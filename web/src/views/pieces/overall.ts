@@ -15,9 +15,14 @@ const WAYS = {
 export const overallOn = (piece: Piece, sight: SightName): readonly Overall[] =>
   (['across', 'up'] as const).flatMap((way) => {
     const field = fieldsOf(piece).find(
-      ({ kind, group, path }) => group === 'size' && path.length === 1 && kind.kind === 'size' && kind.drives === WAYS[sight][way],
+      (each) =>
+        each.group === 'size' &&
+        each.path.length === 1 &&
+        each.kind.kind === 'size' &&
+        each.kind.drives === WAYS[sight][way] &&
+        isFieldShown(each, piece),
     );
-    return field && isFieldShown(field, piece) ? [{ field, way }] : [];
+    return field ? [{ field, way }] : [];
   });
 
 /** The decision behind a size that stands on a drawing: one of the piece's own, or of a section. */
