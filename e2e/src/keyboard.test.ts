@@ -53,7 +53,7 @@ describe('all by keyboard', () => {
     // The library opens on its search; the first that is found is one key on.
     await h.see('[data-testid="library"] [data-preset="box"]');
     await tabTo(/^What people call it/);
-    await page.keyboard.type('plain');
+    await page.keyboard.type('plain box');
     await page.waitForFunction(() => document.querySelectorAll('[data-preset]').length === 1);
     await tabTo(/Plain box/);
     await page.keyboard.press('Enter');

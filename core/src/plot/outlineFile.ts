@@ -1,6 +1,6 @@
 // A drawing that somebody made elsewhere, read as the outline of a board. Points are whole numbers, y up, in millionths of the drawing's longer side.
 import { err, ok, type Result } from '../kit/index.ts';
-import { areaOf, asSimple, bounds, type Point, type Region, type Ring, ringArea } from '../shape/index.ts';
+import { areaOf, asSimple, bounds, type Point, type Region, type Ring } from '../shape/index.ts';
 import { type ReadStroke, readSvgPlot } from './readPlot.ts';
 
 /** An outline and its holes, the outer ring first; how large the file drew it, in µm; and what was put right. */
@@ -129,7 +129,7 @@ export const readOutline = (text: string): Result<ReadOutline, OutlineProblem> =
     withoutRepeats(ring.map(([x, y]): Point => [Math.round(((x - x0) * WHOLE) / longer), Math.round(((y - y0) * WHOLE) / longer)])),
   );
   const crossing = placed.map(crossingIn).find((at) => at !== undefined);
-  const whole = wholeOf(asSimple(placed.filter((ring) => ring.length > 2 && ringArea(ring) > 0)));
+  const whole = wholeOf(asSimple(placed.filter((ring) => ring.length > 2)));
   if (!whole) return err({ code: 'empty' });
   if (whole.rest > CRUMB) return err(crossing ? { code: 'crosses', at: crossing } : { code: 'several', count: placed.length });
   if (crossing) mends.push({ code: 'loop-taken-away' });

@@ -52,11 +52,6 @@ export const tubeStrip = (diameter: number, wall: number, height: number, overla
   thickness: wall,
 });
 
-/** How long a strip is that is rolled up solid from one diameter to another: what its edge covers, by its thickness. Source: plane
- *  geometry, π(D² − d²) ÷ 4t. */
-export const rolledLength = (outer: number, inner: number, thickness: number): number =>
-  (Math.PI * (outer * outer - inner * inner)) / (4 * thickness);
-
 /** The development of a frustum of a cone: radii and angle of the sector of a ring. Source: plane geometry, for radii R > r and height h the
  *  slant s = √(h² + (R − r)²), outer radius s·R ÷ (R − r), angle 2π(R − r) ÷ s. */
 export const frustumSector = (

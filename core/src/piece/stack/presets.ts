@@ -18,7 +18,7 @@ export const STACK_PRESETS: readonly Preset[] = [
     width: '260 mm',
     height: '120 mm',
     round: '30 mm',
-    layers: [{ out: '25 mm' }, { out: '25 mm', rim: '25 mm', boards: 2 }, { level: 'beside', board: 'second' }],
+    layers: [{ out: '30 mm' }, { out: '30 mm', rim: '30 mm', boards: 2 }, { level: 'beside', board: 'second' }],
   }),
   preset('tiered-cake', 'Cake in tiers', 'each layer smaller than the one below', 'wedding birthday bakery', {
     outline: 'circle',
