@@ -18,5 +18,6 @@ export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { slantWords } from './slantWords.ts';
+export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';
 export { templatesOf } from './templates.ts';

@@ -4,10 +4,18 @@ import { dollUm } from '../measure/index.ts';
 import { STICK_NAMES, STICKS, type StickName } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument, StickWish } from './document.ts';
+import { type MarkedStick, markedSticks } from './stickMarks.ts';
 
 /** The sticks of one kind, how long one is, and how their pieces are cut from them. A piece that is joined of several has the part's id, a `#`
  *  and a number. */
-export type StickPlan = { readonly key: string; readonly stick: StickName; readonly length: number; readonly layout: StickLayout };
+export type StickPlan = {
+  readonly key: string;
+  readonly stick: StickName;
+  readonly length: number;
+  readonly layout: StickLayout;
+  /** How each of its pieces is cut and marked. */
+  readonly marked: readonly MarkedStick[];
+};
 
 /** The part that a piece of stick belongs to. */
 export const partOfPiece = (id: string): string => id.split('#')[0] as string;
@@ -58,6 +66,7 @@ export const planSticks = (
     if (items.length === 0) return [];
     const key = JSON.stringify([stick, stock, items]);
     const known = previous.find((plan) => plan.key === key);
-    if (known && (!solve || bought(known.layout).length === known.layout.least)) return [known];
-    return [{ key, stick, length, layout: cutSticks(items, stock, solve) }];
+    const marked = markedSticks(derived, stick);
+    if (known && (!solve || bought(known.layout).length === known.layout.least)) return [{ ...known, marked }];
+    return [{ key, stick, length, layout: cutSticks(items, stock, solve), marked }];
   });

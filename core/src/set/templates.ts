@@ -1,34 +1,12 @@
 // From derived pieces to the templates that are printed.
-import {
-  boxOf,
-  cutRegionOf,
-  guidesOf,
-  type Guide as Mate,
-  type Motion,
-  outlineOf,
-  type Part,
-  runOf,
-  slantsOf,
-  upperOf,
-} from '../assembly/index.ts';
+import { boxOf, cutRegionOf, guidesOf, type Guide as Mate, type Motion, type Part, slantsOf } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { axisOf, fieldOf, onFold, type Template } from '../print/index.ts';
-import {
-  bounds,
-  dot,
-  intersection,
-  normalOf,
-  type Point,
-  type Ring,
-  rectRing,
-  signedArea,
-  toPlane,
-  toSpace,
-  type Vec3,
-} from '../shape/index.ts';
+import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { slantWords } from './slantWords.ts';
+import { stickDrawn } from './stickMarks.ts';
 
 type Guide = Template['guides'][number];
 type Swing = Motion & { kind: 'swing' };
@@ -133,56 +111,6 @@ const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn 
     guides: [...guides, ...leaves].map((guide) => ({ ...guide, outline: home(guide.outline, x0, y0) })),
     centres: [...part.centres, ...pinsOn(part, made)].map((point) => homePoint(point, x0, y0)),
   };
-};
-
-/** A stick laid flat: along its run from its first point, across its broad side. What slants is seen as its broad face shows it. */
-const alongStick = (
-  part: Part,
-): { readonly along: Vec3; readonly start: number; readonly width: number; readonly ends: readonly Ring[] } => {
-  const along = runOf(part);
-  const [low, high] = [part.region.outline, upperOf(part).outline].map((ring, index) =>
-    ring.map((point) => toSpace(part.pose, point, index * part.thickness)),
-  ) as [Vec3[], Vec3[]];
-  const start = Math.min(...[...low, ...high].map((point) => dot(point, along)));
-  const lies = Math.abs(dot(along, normalOf(part.pose))) < 0.5;
-  const { x0, y0, x1, y1 } = bounds(part.region.outline);
-  const isAlongX = Math.abs(dot(along, part.pose.u)) > 0.9;
-  const width = !lies ? sectionOf(part) : isAlongX ? y1 - y0 : x1 - x0;
-  const flat = (ring: readonly Vec3[]): Ring =>
-    ring.map((point, index): Point => {
-      const [x, y] = part.region.outline[index] as Point;
-      return [Math.round(dot(point, along) - start), isAlongX ? y - y0 : x - x0];
-    });
-  return { along, start, width, ends: lies ? [flat(low), flat(high)] : [] };
-};
-
-/** How wide a stick is whose section is its region: across the shortest way. */
-const sectionOf = (part: Part): number => {
-  const { x0, y0, x1, y1 } = bounds(part.region.outline);
-  return Math.min(x1 - x0, y1 - y0);
-};
-
-/** A stick at true length, its slanting ends as they are cut, with a mark wherever something is glued to it. */
-const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
-  const { along, start, width, ends } = alongStick(part);
-  const length = part.length ?? 0;
-  const guides = made.inspection.contacts.flatMap((contact): readonly Guide[] => {
-    const { a, b } = contact;
-    if (a !== index && b !== index) return [];
-    const spans = outlineOf(contact).map((point) => dot(point, along) - start);
-    const [from, to] = [Math.max(0, Math.round(Math.min(...spans))), Math.min(length, Math.round(Math.max(...spans)))];
-    // Glued all along it, or by its end, needs no mark.
-    return to - from < 200 || to - from > 0.9 * length
-      ? []
-      : [{ face: 'front', outline: rectRing(from, 0, to, width), tag: made.tags[a === index ? b : a] ?? '' }];
-  });
-  const [lower, upper] = ends;
-  const drawn = upper && upper.length === 4 ? upper : undefined;
-  const outline = drawn && signedArea(drawn) > 0 ? drawn : rectRing(0, 0, length, width);
-  // The cut on the face behind, where it runs elsewhere.
-  const behind: Guide[] =
-    lower && drawn && lower.some(([x], at) => Math.abs(x - (drawn[at]?.[0] ?? x)) > 100) ? [{ face: 'back', outline: lower, tag: '' }] : [];
-  return { region: { outline, holes: [] }, guides: [...guides, ...behind], centres: [] };
 };
 
 const templateOf = (

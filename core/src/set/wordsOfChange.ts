@@ -236,11 +236,23 @@ const ownFields = (was: Piece, is: Piece, units: Units): readonly string[] => {
   });
 };
 
+/** How a list of sections or layers changed: how many there are, or that some are others. */
+const listChange = (what: string, was: readonly object[], is: readonly object[]): readonly string[] => {
+  if (dequal(was, is)) return [];
+  return [was.length === is.length ? `its ${what}` : `${what} ${was.length} → ${is.length}`];
+};
+
 export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly string[] => {
   const name = was.name === is.name ? [] : [`name ${quoted(was.name)} → ${quoted(is.name)}`];
   const boards = dequal(was.boards, is.boards) && dequal(was.thick, is.thick) ? [] : ['its boards'];
   const panels =
     was.family === 'panels' && is.family === 'panels' && !dequal(was.panels, is.panels) ? [partsText(was.panels, is.panels)] : [];
   const dress = dequal(was.dress, is.dress) ? [] : ['what it wears'];
-  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels, ...dress], 'its details');
+  const lists = [
+    ...(was.family === 'round' && is.family === 'round' ? listChange('sections', was.sections, is.sections) : []),
+    ...(was.family === 'stack' && is.family === 'stack'
+      ? [...listChange('layers', was.layers, is.layers), ...(dequal(was.points, is.points) ? [] : ['the points of its outline'])]
+      : []),
+  ];
+  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels, ...lists, ...dress], 'its details');
 };

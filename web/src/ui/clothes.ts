@@ -1,7 +1,7 @@
 // What a piece wears as triangles and pictures, for the model. Triangles in millimetres, pictures from the very patterns that are printed.
 import type { Assembly } from '@parlor/core/assembly';
 import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, poseOfSide, type Surface, type Wear } from '@parlor/core/cover';
-import { normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
+import { common, cross, normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
 import { drawLook } from './lookCanvas.ts';
 
 /** One finish on one face. */
@@ -25,11 +25,35 @@ const flatCorners = (surface: Surface, art: Iso): readonly Corner[] =>
       .map((point) => ({ at: toSpace(surface.pose, point, BEFORE), pattern: moveBy(art, point) })),
   );
 
-/** A bent edge, side by side. */
-const bentCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly Corner[] => {
+/** What was unrolled, plane stretch by stretch as it goes round again. */
+const rolledCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonly Corner[] => {
   const part = parts[surface.part];
+  const quads = surface.run?.quads ?? [];
+  const whole = surface.exposed.length === 1 && surface.exposed[0] === surface.region;
+  if (!part) return [];
+  return quads.flatMap(({ flat, space: [a, b, c, d] }) => {
+    const minus = (p: Vec3, q: Vec3): Vec3 => [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
+    const across = cross(minus(c, a), minus(d, b));
+    const out = across.map((value) => value / Math.hypot(...across)) as unknown as Vec3;
+    const stretch: Region = { outline: flat.map(([x, y]): Point => [Math.round(x), Math.round(y)]), holes: [] };
+    const shown = whole ? [stretch] : common(stretch, surface.exposed);
+    return shown.flatMap((region) =>
+      trianglesOf(region)
+        .flat()
+        .map((point) => ({
+          at: inSpace(surface, part, point).map((value, axis) => value + (out[axis] as number) * BEFORE) as unknown as Vec3,
+          pattern: moveBy(art, point),
+        })),
+    );
+  });
+};
+
+/** A bent edge, side by side. */
+const bentCorners = (surface: Surface, assembly: Assembly, art: Iso): readonly Corner[] => {
+  const part = assembly.parts[surface.part];
   const { run } = surface;
   if (!part || !run) return [];
+  if (run.quads) return rolledCorners(surface, assembly, art);
   const xs: number[] = [0];
   run.points.slice(1).forEach(([x, y], index) => {
     const [px, py] = run.points[index] as Point;

@@ -173,6 +173,15 @@ export const STORING: readonly Preset[] = [
       ],
     },
   }),
+  preset('box-shelf', 'Box shelf', 'an open box on the wall, divided in two', 'cube floating wall display', 'walls', {
+    width: '800 mm',
+    height: '260 mm',
+    depth: '220 mm',
+    standing: 'fixed to the wall',
+    plinth: 0,
+    back: 'none',
+    front: { kind: 'columns', slots: [{ cell: { kind: 'open' } }, { cell: { kind: 'open' } }] },
+  }),
   preset('box', 'Plain box', 'four panels and a back, to divide as you like', 'crate cube shelf', 'storing', {
     width: '800 mm',
     height: '800 mm',

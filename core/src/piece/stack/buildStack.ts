@@ -53,6 +53,9 @@ const layerRegions = (base: Region, layer: StackLayer, doll: (measure: Measure) 
 /** Parts smaller than this are crumbs of an offset, in µm². */
 const CRUMB = 1_000_000;
 
+/** An offset may part a layer; beyond so many bits it is no layer. */
+const MOST_BITS = 40;
+
 type Lying = { readonly regions: readonly Region[]; readonly from: number; readonly to: number };
 
 const poseAt = (lies: Stack['lies'], at: number): Pose =>
@@ -78,6 +81,7 @@ export const buildStack = (piece: Stack, means: Means): Result<Built, PieceProbl
     const below = stacked.filter(({ to }) => to === from).flatMap((each) => each.regions);
     const problem =
       lack(`${name} after its offset`, regions.length, 1) ??
+      lack(`${name} in no more bits than this`, MOST_BITS, regions.length) ??
       (from > 0
         ? lack(
             `${name} on what is below it`,

@@ -1,6 +1,6 @@
 import type { CutStick } from '@parlor/core/cut';
 import { formatNumber, showLength, type Units } from '@parlor/core/measure';
-import { boughtSticks, partOfPiece, partsById, roundedEnd, type StickPlan } from '@parlor/core/set';
+import { boughtSticks, partOfPiece, partsById, roundedEnd, type StickPlan, slantWords } from '@parlor/core/set';
 import { STICKS } from '@parlor/core/stock';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
@@ -90,6 +90,35 @@ const StickDrawing = ({
   );
 };
 
+/** Where each length is marked before it is glued: how far from its end what is glued there begins and ends. */
+const Marks = ({ plan: { stick, marked }, units }: { readonly plan: StickPlan; readonly units: Units }) => (
+  <details className="mt-2">
+    <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
+      how each is cut and marked
+    </summary>
+    <table className="w-full text-body">
+      <caption className="sr-only">Lengths of {stick}, their ends, and where something is glued, from the long point</caption>
+      <tbody>
+        {marked.map(({ tag, name, length, slants, marks, count }) => (
+          <tr key={`${tag} ${marks.map(({ from }) => from).join()}`} className="border-b border-dashed border-tab align-top">
+            <th scope="row" className="font-normal text-left py-1 pr-3">
+              <span className="font-hand">{tag}</span> {name}
+              {count > 1 && <span className="text-graphite"> × {count}</span>}
+            </th>
+            <td className="py-1 pr-3 whitespace-nowrap text-right">{showLength(length, units)}</td>
+            <td className="py-1 text-note text-graphite">
+              {[
+                ...slantWords(slants, units),
+                ...marks.map(({ from, to, tag: other }) => `${other} from ${showLength(from, units)} to ${showLength(to, units)}`),
+              ].join(' · ') || 'square ends, glued along or by its end'}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </details>
+);
+
 /** Sticks of one kind that are cut alike are drawn once, with how many there are. */
 const alike = (sticks: readonly CutStick[], parts: Parts): readonly { readonly stick: CutStick; readonly count: number }[] => {
   const kinds = new Map<string, { stick: CutStick; count: number }>();
@@ -143,6 +172,7 @@ const Plan = ({
           </li>
         ))}
       </ul>
+      <Marks plan={plan} units={units} />
     </section>
   );
 };
