@@ -1,4 +1,5 @@
 // Times the built application in a browser: opening a view, and a size changed until its parts have followed.
+import type { Page } from 'puppeteer-core';
 import { startApp, stopApp } from '../../e2e/src/app.ts';
 import { launch } from '../../e2e/src/browser.ts';
 
@@ -6,6 +7,49 @@ const PIECE = '/sets/harbour-post-office/pieces/piece-1';
 const HEIGHT = 'input[data-size="height on the drawing"]';
 
 const median = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] as number;
+
+/** An outline of 2,000 points under the hand: how long a move of one takes until it is drawn, the middle one of twenty. */
+const pointMoved = async (page: Page, address: string): Promise<number> => {
+  const ring = Array.from({ length: 2_000 }, (_, index) => {
+    const angle = (2 * Math.PI * index) / 2_000;
+    const radius = 400_000 + 40_000 * Math.sin(angle * 9);
+    return [Math.round(radius * Math.cos(angle)), Math.round(radius * Math.sin(angle))];
+  });
+  const piece = { family: 'stack', outline: 'own', points: [ring], width: '600 mm', height: '600 mm' };
+  const made = await fetch(`${address}/api/sets`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ document: { format: 'bashful-parlor-set', version: 1, name: 'An outline', pieces: [piece] } }),
+  });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`${address}/sets/${id}/pieces`);
+  await page.waitForSelector('[data-testid="outline"]');
+  await new Promise((later) => setTimeout(later, 1000));
+  const times = await page.evaluate(async () => {
+    const svg = document.querySelector<SVGSVGElement>('[data-testid="outline"]');
+    if (!svg) return [];
+    svg.scrollIntoView({ block: 'center' });
+    // A finger that no screen has cannot be captured.
+    svg.setPointerCapture = () => undefined;
+    const { left, top, width } = svg.getBoundingClientRect();
+    const send = (kind: string, x: number, y: number) =>
+      svg.dispatchEvent(new PointerEvent(kind, { clientX: left + x, clientY: top + y, bubbles: true, pointerId: 1 }));
+    send('pointerdown', width / 2, 20);
+    await new Promise(requestAnimationFrame);
+    const found: number[] = [];
+    for (let step = 0; step < 20; step += 1) {
+      const before = svg.querySelector('path')?.getAttribute('d');
+      const start = performance.now();
+      send('pointermove', width / 2 + step, 30 + step);
+      while (svg.querySelector('path')?.getAttribute('d') === before && performance.now() - start < 1000)
+        await new Promise((soon) => setTimeout(soon));
+      found.push(performance.now() - start);
+    }
+    send('pointerup', width / 2, 40);
+    return found;
+  });
+  return median(times);
+};
 
 /** Rows of the table: what, median in ms, aim in ms. */
 export const browserRows = async (): Promise<readonly (readonly [string, number, string])[]> => {
@@ -16,6 +60,7 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
   const dresses: number[] = [];
   const touches: number[] = [];
   const pictures: number[] = [];
+  const points: number[] = [];
   try {
     for (let round = 0; round < 5; round += 1) {
       const page = await browser.newPage();
@@ -97,6 +142,7 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
           return performance.now() - start;
         }),
       );
+      points.push(await pointMoved(page, app.address));
       await page.close();
     }
   } finally {
@@ -109,6 +155,7 @@ export const browserRows = async (): Promise<readonly (readonly [string, number,
     ['a size changed by a key, until the parts table has followed', median(follows), ''],
     ['a face touched, until its new colour is drawn', median(touches), '16'],
     ['two sides of a piece dressed otherwise by the list, until it wears it', median(dresses), ''],
+    ['a point of an outline of 2,000 moved by the hand, until the outline is drawn', median(points), '16'],
     ['pages made up, until the picture of the first one stands there', median(pictures), '300'],
   ];
 };

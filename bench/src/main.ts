@@ -95,6 +95,25 @@ const [middlePreset, slowestPreset] = [byTime[Math.floor(byTime.length / 2)], by
   (typeof alone)[number],
 ];
 
+/** A wavy ring of so many points, two boards thick, with a rim on it. */
+const wavy = (count: number) =>
+  Array.from({ length: count }, (_, index) => {
+    const angle = (2 * Math.PI * index) / count;
+    const radius = 400_000 + 40_000 * Math.sin(angle * 9);
+    return [Math.round(radius * Math.cos(angle)), Math.round(radius * Math.sin(angle))];
+  });
+const outline = setWith('outline', [
+  { family: 'stack', outline: 'own', points: [wavy(2_000)], width: '600 mm', height: '600 mm', layers: [{ boards: 2 }, { rim: '60 mm' }] },
+]);
+const outlined = derive(outline);
+const pointMoved = await timed(61, (round) => {
+  const points = [wavy(2_000).with(round * 7, [450_000 + round * 100, 0])] as never;
+  derive(
+    applyEdit(outline, { kind: 'change-piece', id: outline.pieces[0]?.id ?? '', change: { points } as PieceChange }).document,
+    outlined,
+  );
+});
+
 /** A street of sideboards, one beside the other, of at least so many parts. */
 const street = (count: number): readonly Part[] => {
   const made = derive(setWith('street', [PRESETS.find(({ key }) => key === 'sideboard')?.piece ?? {}])).pieces[0]?.made;
@@ -191,6 +210,7 @@ const rows = [
   ['one size changed in that set, derived again', changed, '16'],
   [`the middle one of ${alone.length} presets by itself (${middlePreset.name})`, middlePreset.time, '4'],
   [`the slowest preset by itself (${slowestPreset.name})`, slowestPreset.time, '4'],
+  ['an outline of 2,000 points in three boards, one point moved, derived again', pointMoved, '16'],
   ...growth.flatMap(({ count, contacts, interference }) => [
     [`contacts of ${count} parts`, contacts, ''] as const,
     [`interference of ${count} parts`, interference, ''] as const,

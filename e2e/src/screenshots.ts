@@ -63,6 +63,14 @@ const SHOTS = [
     touch: '::-p-xpath(//button[contains(., "cutting machine")])',
     after: '[data-testid="machine"]',
   },
+  { name: 'seat', path: '/sets/harbour-post-office/pieces/piece-12', ready: 'canvas' },
+  {
+    name: 'outline',
+    path: '/sets/night-ferry-hall/pieces/piece-18',
+    ready: 'canvas',
+    touch: '::-p-xpath(//button[contains(., "change it by its points")])',
+    after: '[data-testid="outline"]',
+  },
   { name: 'history', path: '/sets/harbour-post-office/history', ready: '[data-revision="1"]', touch: '[data-revision="1"]' },
   { name: 'night', path: '/sets/potting-shed/pieces/piece-2', ready: 'canvas', touch: '[aria-label^="Night"]' },
 ] as const;

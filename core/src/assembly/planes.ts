@@ -130,14 +130,14 @@ const addSlant = (found: Found, { pose, thickness }: Part, part: number, flat: r
   found.leaning.push({ part, name: 'edge', normal: scaled(normal, 1 / length), corners, draw: drawnOn(corners) });
 };
 
-const addEdge = (found: Found, part: Part, index: number, from: Point, to: Point, facets: boolean): void => {
+const addEdge = (found: Found, part: Part, index: number, square: boolean, from: Point, to: Point, facets: boolean): void => {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const upright = from[0] === to[0] || from[1] === to[1];
   if (facets && isFacet(from, to)) return;
   const { pose, thickness } = part;
   // Counter-clockwise rings have their matter on the left, so the outward normal is to the right of the way.
   const normal = add(scaled(pose.u, (to[1] - from[1]) / length), scaled(pose.v, (from[0] - to[0]) / length));
-  const axis = upright && isSquare(part) ? squareAxis(normal) : undefined;
+  const axis = upright && square ? squareAxis(normal) : undefined;
   if (axis === undefined) {
     const corners = [toSpace(pose, from), toSpace(pose, to), toSpace(pose, to, thickness), toSpace(pose, from, thickness)];
     found.leaning.push({ part: index, name: 'edge', normal, corners, draw: drawnOn(corners) });
@@ -149,7 +149,7 @@ const addEdge = (found: Found, part: Part, index: number, from: Point, to: Point
   plane.faces.push({ part: index, name: 'edge', looks: normal[axis] > 0 ? 1 : -1, region: null, box });
 };
 
-const addBroad = (found: Found, part: Part, index: number, name: 'front' | 'back', { min, max }: Box): void => {
+const addBroad = (found: Found, part: Part, index: number, square: boolean, name: 'front' | 'back', { min, max }: Box): void => {
   const { pose } = part;
   const [height, shown] = name === 'front' ? [part.thickness, upperOf(part)] : [0, part.region];
   const normal = scaled(normalOf(pose), name === 'front' ? 1 : -1);
@@ -157,7 +157,7 @@ const addBroad = (found: Found, part: Part, index: number, name: 'front' | 'back
     const place = into(basis, pose, height);
     return { outline: shown.outline.map(place), holes: shown.holes.map((hole) => hole.map(place)) };
   };
-  const axis = isSquare(part) ? squareAxis(normal) : undefined;
+  const axis = square ? squareAxis(normal) : undefined;
   if (axis === undefined) {
     found.leaning.push({ part: index, name, normal, corners: shown.outline.map((point) => toSpace(pose, point, height)), draw });
     return;
@@ -173,9 +173,9 @@ const addBroad = (found: Found, part: Part, index: number, name: 'front' | 'back
   });
 };
 
-const addFaces = (found: Found, part: Part, index: number, box: Box): void => {
-  addBroad(found, part, index, 'front', box);
-  addBroad(found, part, index, 'back', box);
+const addFaces = (found: Found, part: Part, index: number, square: boolean, box: Box): void => {
+  addBroad(found, part, index, square, 'front', box);
+  addBroad(found, part, index, square, 'back', box);
   const over = part.upper && [part.upper.outline, ...part.upper.holes];
   for (const [number, ring] of [part.region.outline, ...part.region.holes].entries()) {
     const facets = ring.length > 12;
@@ -185,7 +185,7 @@ const addFaces = (found: Found, part: Part, index: number, box: Box): void => {
       const next = (corner + 1) % ring.length;
       const to = ring[next] as Point;
       if (above) addSlant(found, part, index, [from, to, above[next] as Point, above[corner] as Point]);
-      else addEdge(found, part, index, from, to, facets);
+      else addEdge(found, part, index, square, from, to, facets);
     });
   }
 };
@@ -243,8 +243,9 @@ const putLeaning = (found: Found): void => {
 export const planesOf = (parts: readonly Part[], boxes: readonly Box[]): readonly Plane[] => {
   const found: Found = { planes: new Map(), slanted: [], leaning: [] };
   for (const [index, part] of parts.entries()) {
-    if (isSquare(part) && isPlainBox(part)) addBoxFaces(found, part, index, boxes[index] as Box);
-    else addFaces(found, part, index, boxes[index] as Box);
+    const square = isSquare(part);
+    if (square && isPlainBox(part)) addBoxFaces(found, part, index, boxes[index] as Box);
+    else addFaces(found, part, index, square, boxes[index] as Box);
   }
   putLeaning(found);
   return [...found.planes.values(), ...found.slanted];

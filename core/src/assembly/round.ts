@@ -59,15 +59,18 @@ const turnedOf = (part: Part): Turned | null => {
 const known = new WeakMap<Part, Turned | null>();
 
 const turned = (part: Part): Turned | null => {
+  // Most parts are plain boards, and are told at once.
+  if (part.region.outline.length < LEAST_CHORDS) return null;
   const found = known.get(part);
   if (found !== undefined) return found;
-  const made = part.region.outline.length < LEAST_CHORDS ? null : turnedOf(part);
+  const made = turnedOf(part);
   known.set(part, made);
   return made;
 };
 
 /** Both parts as they go round, when they go round one axis. */
 export const coaxial = (a: Part, b: Part): readonly [Round, Round] | undefined => {
+  if (a.region.outline.length < LEAST_CHORDS || b.region.outline.length < LEAST_CHORDS) return undefined;
   const [one, other] = [turned(a), turned(b)];
   return one && other && one.key === other.key ? [one, other] : undefined;
 };
@@ -107,7 +110,11 @@ type Surface = {
   readonly count: number;
 };
 
+const NONE: readonly (Surface & { readonly key: string })[] = [];
+
 const surfacesOf = (part: Part, index: number): readonly (Surface & { readonly key: string })[] => {
+  const { outline, holes } = part.region;
+  if (outline.length < LEAST_CHORDS && holes.length === 0) return NONE;
   const round = turned(part);
   const base = { part: index, count: part.region.outline.length, from: round?.from ?? 0, to: round?.to ?? 0 };
   if (round)

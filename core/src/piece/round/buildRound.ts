@@ -164,21 +164,18 @@ const merlons = (section: Section, was: Standing, making: Making, kind: RoundKin
     rests('battlements on what is below them', was, outer, inner);
   if (problem) return err(problem);
   const { layers } = layersFor(making.doll(section.height), sheet.one);
-  // Their curves are stretches of the very circle that they stand on.
+  // Their curves are stretches of the very circle that they stand on: one block, turned by whole chords of it.
   const [far, near] = [outer, inner].map((radius) => ellipseRing(0, 0, radius, radius, making.axis.chords)) as [Ring, Ring];
+  const long = Math.floor(far.length / section.count / 2);
+  const outline: Ring = [...far.slice(0, long + 1), ...near.slice(0, long + 1).toReversed()];
   const parts = Array.from({ length: section.count }, (_, number) => {
-    const [from, to] = [number, number + 0.5].map((at) => Math.round((far.length * at) / section.count)) as [number, number];
-    const outline: Ring = [...far.slice(from, to + 1), ...near.slice(from, to + 1).toReversed()];
+    const angle = (2 * Math.PI * Math.round((far.length * number) / section.count)) / far.length;
+    const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     return Array.from({ length: layers }, (__, layer): Part => {
-      const base = roundPart(
-        making.axis,
-        [was.y + layer * sheet.one, was.y + (layer + 1) * sheet.one],
-        girth(1),
-        girth(1),
-        kind,
-        BOARD(sheet.board),
-      );
-      return { ...base, id: `${kind.id}-${number}~${layer + 1}`, region: { outline, holes: [] }, centres: [] };
+      const level = [was.y + layer * sheet.one, was.y + (layer + 1) * sheet.one] as const;
+      const base = roundPart(making.axis, level, girth(1), girth(1), kind, BOARD(sheet.board));
+      const pose = { origin: base.pose.origin, u: [cos, 0, 0 - sin] as const, v: [0 - sin, 0, 0 - cos] as const };
+      return { ...base, id: `${kind.id}-${number}~${layer + 1}`, region: { outline, holes: [] }, centres: [], pose };
     });
   }).flat();
   const y = was.y + layers * sheet.one;
