@@ -1,7 +1,8 @@
 // Times the built application in a browser: opening a view, and a size changed until its parts have followed.
-import type { Page } from 'puppeteer-core';
 import { startApp, stopApp } from '../../e2e/src/app.ts';
 import { launch } from '../../e2e/src/browser.ts';
+
+type Page = Awaited<ReturnType<Awaited<ReturnType<typeof launch>>['newPage']>>;
 
 const PIECE = '/sets/harbour-post-office/pieces/piece-1';
 const HEIGHT = 'input[data-size="height on the drawing"]';

@@ -1,8 +1,8 @@
 // µm, doll size. Who stands in whose way when a piece is taken apart, along the six ways of space and, for slanted parts, their own.
 import { bounds, dot, isConvex, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
-import { isPlainBox, shareVolume } from './interference.ts';
-import { type Box, isSquare, type Part, plainly } from './part.ts';
+import { shareVolume } from './interference.ts';
+import { type Box, isPlainBox, isSquare, type Part, plainly } from './part.ts';
 import { coaxial, roundsMeet } from './round.ts';
 
 type Axis = 0 | 1 | 2;

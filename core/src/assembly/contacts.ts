@@ -1,20 +1,9 @@
 // µm, doll size. Faces that lie in one plane, look at each other and overlap, touch.
 import { intersection, type Pose, type Region, type Ring, rectRing, signedArea, toSpace, type Vec3 } from '../shape/index.ts';
 import { type Box, boxOf, type Part } from './part.ts';
-import { type Face, type FaceName, type Plane, planesOf } from './planes.ts';
+import { type Face, type Plane, planesOf } from './planes.ts';
 import { roundContacts } from './round.ts';
-
-/** Two parts, by index, that touch: on which face of each, over which ring of the plane that they share. */
-export type Contact = {
-  readonly a: number;
-  readonly b: number;
-  readonly faceA: FaceName;
-  readonly faceB: FaceName;
-  readonly plane: Pose;
-  readonly ring: Ring;
-  /** In µm²; negative for the ring of a hole in what touches. */
-  readonly area: number;
-};
+import type { Contact } from './touching.ts';
 
 /** Where two parts touch, in space, to the micrometre. */
 export const outlineOf = ({ plane, ring }: Contact): readonly Vec3[] =>

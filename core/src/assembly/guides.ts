@@ -1,7 +1,8 @@
 // µm, doll size, in the plane of the part whose template carries the lines.
 import { type Ring, toPlane } from '../shape/index.ts';
-import { type Contact, outlineOf } from './contacts.ts';
+import { outlineOf } from './contacts.ts';
 import type { Part } from './part.ts';
+import type { Contact } from './touching.ts';
 
 /** A pencil guide: where another part stands on this one's broad face, and which part it is. */
 export type Guide = { readonly face: 'front' | 'back'; readonly outline: Ring; readonly part: number };

@@ -1,6 +1,6 @@
 export { cutRegionOf, cutThicknessOf, runOf, type Slant, slantsOf } from './asCut.ts';
 export { stuckIn } from './blocking.ts';
-export { type Contact, findContacts, outlineOf } from './contacts.ts';
+export { findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { findInterference, type Interference } from './interference.ts';
@@ -22,5 +22,5 @@ export {
   standsOut as standsOutOf,
   upperOf,
 } from './part.ts';
-export type { FaceName } from './planes.ts';
 export { type Spliced, spliced } from './splice.ts';
+export type { Contact, FaceName } from './touching.ts';

@@ -1,8 +1,9 @@
-import { type Contact, findContacts } from './contacts.ts';
+import { findContacts } from './contacts.ts';
 import { TOUCH } from './convex.ts';
 import { findInterference, type Interference } from './interference.ts';
 import { type Stopped, stoppedMotions } from './motion.ts';
 import { type Assembly, around, axisOf, type Box, boxOf, type Part, type Role, standsOut } from './part.ts';
+import type { Contact } from './touching.ts';
 
 /** What the truth test says of an assembly. Everything empty and both flags true: it is right. */
 export type Inspection = {

@@ -2,7 +2,7 @@
 // of a millimetre, where one of them slants.
 import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
-import { axisOf, type Box, boxOf, isSquare, type Part } from './part.ts';
+import { axisOf, type Box, boxOf, isPlainBox, isSquare, type Part } from './part.ts';
 import { coaxial, roundsMeet } from './round.ts';
 
 /** Two parts, by index, that share volume. */
@@ -26,9 +26,6 @@ const inSpaceAxes = (part: Part): InSpace => {
   };
   return { region: { outline: part.region.outline.map(place), holes: part.region.holes.map((hole) => hole.map(place)) }, normal, plane };
 };
-
-export const isPlainBox = (part: Part): boolean =>
-  part.upper === undefined && part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
 
 /** Where along `axis` the part has matter while its other plane axis is within `other`. */
 const spansAlong = ({ region, plane }: InSpace, axis: Axis, other: Span): readonly Span[] => {

@@ -2,8 +2,8 @@
 // Wilson & Latombe 1994, recalled).
 import { dot, normalOf, type Vec3 } from '../shape/index.ts';
 import { blockingOf } from './blocking.ts';
-import type { Contact } from './contacts.ts';
 import { type Box, boxOf, type Part, ROLES } from './part.ts';
+import type { Contact } from './touching.ts';
 
 /** A part, by index, and the way it comes to its place: a unit vector. */
 export type OrderStep = { readonly part: number; readonly along: Vec3 };

@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { bounds, normalOf, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
+import { asRect, bounds, normalOf, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -143,6 +143,10 @@ export const axisOf = (vector: Vec3): 0 | 1 | 2 | undefined => {
  *  or edges. */
 export const isSquare = (part: Part): boolean =>
   part.upper === undefined && axisOf(part.pose.u) !== undefined && axisOf(normalOf(part.pose)) !== undefined;
+
+/** True when the part is a whole rectangle drawn straight up: a box. */
+export const isPlainBox = (part: Part): boolean =>
+  part.upper === undefined && part.region.holes.length === 0 && asRect(part.region.outline) !== undefined;
 
 /** The box round several boxes. */
 export const around = (boxes: readonly Box[]): Box => ({

@@ -13,11 +13,8 @@ import {
   toSpace,
   type Vec3,
 } from '../shape/index.ts';
-import { isPlainBox } from './interference.ts';
-import { type Box, isSquare, type Part, upperOf } from './part.ts';
-
-/** Which face of a part: the one its template shows, the one behind, or one of its cut edges. */
-export type FaceName = 'front' | 'back' | 'edge';
+import { type Box, isPlainBox, isSquare, type Part, upperOf } from './part.ts';
+import { type FaceName, isFacet } from './touching.ts';
 
 /** A face in its plane; `region` is null where the face is the whole of its box, and drawn only when it is asked for. */
 export type Face = {
@@ -44,12 +41,6 @@ const into = (basis: Pose, pose: Pose, height: number): ((point: Point) => Point
   const [vx, vy] = [dot(pose.v, basis.u), dot(pose.v, basis.v)];
   return (point) => [Math.round(ox + point[0] * ux + point[1] * vx), Math.round(oy + point[0] * uy + point[1] * vy)];
 };
-
-/** A slanted edge shorter than this, of an outline with many corners, is a facet of a curve: it meets other parts along a line, and nothing is
- *  glued to it but what has the same curve (`round.ts`). */
-const FACET = 5_000;
-
-export const isFacet = ([ax, ay]: Point, [bx, by]: Point): boolean => ax !== bx && ay !== by && Math.hypot(bx - ax, by - ay) < FACET;
 
 /** Slanted faces are born from rounded outlines, and short ones turn by more than a thousandth for it: they lie in one plane when they look
  *  alike and all their corners are within a hundredth of a millimetre of it. */

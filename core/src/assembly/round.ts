@@ -1,10 +1,9 @@
 // µm, doll size. Parts that go round an axis: discs, rings, tubes, cones, dowels. Two that have their axis in common are told apart by their
 // profiles alone, and touch all round where those lie on one another.
 import { add, dot, normalOf, type Point, type Pose, type Ring, ringArea, scaled, toSpace, type Vec3 } from '../shape/index.ts';
-import type { Contact } from './contacts.ts';
 import { type Convex, meets } from './convex.ts';
 import { type Part, upperOf } from './part.ts';
-import { isFacet } from './planes.ts';
+import { type Contact, isFacet } from './touching.ts';
 
 /** The radii outside and inside at one end; nought inside what is solid. */
 type Girth = { readonly outer: number; readonly inner: number };

@@ -15,9 +15,10 @@ import {
   toSpace,
   type Vec3,
 } from '../shape/index.ts';
-import { type Contact, findContacts, outlineOf } from './contacts.ts';
+import { findContacts, outlineOf } from './contacts.ts';
 import { findInterference } from './interference.ts';
 import type { Assembly, Part } from './part.ts';
+import type { Contact } from './touching.ts';
 
 /** The room that a stock of board offers: whether a part of this size can be cut from one sheet. Along the grain is upright. */
 export type FitsBoard = (part: Part, width: number, height: number) => boolean;

@@ -1,37 +1,6 @@
-// µm. Templates of shaped parts: the line about which they are the same on both sides, and the half that is laid on a fold.
-import { areaOf, bounds, common, less, movedRing, type Point, type Region, type Ring, rectRing, regionArea } from '../shape/index.ts';
+// µm. Templates of shaped parts: the half that is laid on a fold.
+import { areaOf, bounds, common, movedRing, type Point, type Ring, rectRing } from '../shape/index.ts';
 import type { Template } from './template.ts';
-
-/** About which line an outline is its own mirror image: 'x' for the upright one, which mirrors x. */
-export type Axis = 'x' | 'y';
-
-const mirrored = (region: Region, axis: Axis, width: number, height: number): Region => {
-  const turn = (ring: Ring): Ring => ring.map(([x, y]): Point => (axis === 'x' ? [width - x, y] : [x, height - y])).toReversed();
-  return { outline: turn(region.outline), holes: region.holes.map(turn) };
-};
-
-/** What may differ for two sides to be the same to the eye: a ten-thousandth of what there is. */
-const SAME = 1e-4;
-
-/** The line of a region whose lower left corner is at the origin; the upright one when both do. Plain rectangles need none. */
-export const axisOf = (region: Region): Axis | null => {
-  const { x1: width, y1: height } = bounds(region.outline);
-  if (region.outline.length <= 4) return null;
-  const area = regionArea(region);
-  return (['x', 'y'] as const).find((axis) => areaOf(less(region, [mirrored(region, axis, width, height)])) < SAME * area) ?? null;
-};
-
-/** The ends of the line. */
-export const axisLine = (axis: Axis, width: number, height: number): readonly [Point, Point] =>
-  axis === 'x'
-    ? [
-        [Math.round(width / 2), 0],
-        [Math.round(width / 2), height],
-      ]
-    : [
-        [0, Math.round(height / 2)],
-        [width, Math.round(height / 2)],
-      ];
 
 type Room = { readonly width: number; readonly height: number };
 

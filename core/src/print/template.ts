@@ -1,6 +1,6 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, mirroredRing, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
-import { type Axis, axisLine } from './halves.ts';
+import { type Axis, axisLine } from './axis.ts';
 import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */

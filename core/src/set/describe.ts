@@ -1,10 +1,7 @@
 import { assertNever } from '../kit/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
-import { describeShape } from './describeShape.ts';
+import { type Described, describeShape } from './describeShape.ts';
 import type { Finding, Mend } from './finding.ts';
-
-/** A finding in a person's words: what it is, and why with its numbers, all at doll size. */
-export type Described = { readonly title: string; readonly reason: string };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -1,7 +1,9 @@
 import { assertNever } from '../kit/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
-import type { Described } from './describe.ts';
 import type { Finding } from './finding.ts';
+
+/** A finding in a person's words: what it is, and why with its numbers, all at doll size. */
+export type Described = { readonly title: string; readonly reason: string };
 
 /** What is said about sticks, legs, slots and outlines. */
 type ShapeFinding = Finding & {

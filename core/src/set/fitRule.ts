@@ -11,6 +11,8 @@ import {
   isFieldShown,
   type Means,
   type Piece,
+  SECTION_FIELDS,
+  type Turned,
   valueAt,
   withCellAt,
   withValueAt,
@@ -38,18 +40,28 @@ type Driver = {
   readonly write: (piece: Piece, measure: Measure) => Piece;
 };
 
+const driverAt = (piece: Piece, path: readonly string[], label: string): readonly Driver[] => {
+  const value = valueAt(piece, path);
+  if (value === null || value === 0) return [];
+  return [{ label, read: (from) => valueAt(from, path) as Measure, write: (to, measure) => withValueAt(to, path, measure) }];
+};
+
 const fieldDrivers = (piece: Piece): readonly Driver[] =>
-  fieldsOf(piece).flatMap((field): readonly Driver[] => {
-    const value = valueAt(piece, field.path);
-    if (field.kind.kind !== 'size' || !field.kind.drives || !isFieldShown(field, piece) || value === null || value === 0) return [];
-    return [
-      {
-        label: field.label,
-        read: (from) => valueAt(from, field.path) as Measure,
-        write: (to, measure) => withValueAt(to, field.path, measure),
-      },
-    ];
-  });
+  fieldsOf(piece).flatMap((field): readonly Driver[] =>
+    field.kind.kind === 'size' && (field.kind.drives || field.group === 'size') && isFieldShown(field, piece)
+      ? driverAt(piece, field.path, field.label)
+      : [],
+  );
+
+/** Every size of a round piece's sections. */
+const sectionDrivers = ({ sections }: Turned, piece: Piece): readonly Driver[] =>
+  sections.flatMap((section, index) =>
+    SECTION_FIELDS.flatMap((field): readonly Driver[] =>
+      field.kind.kind === 'size' && isFieldShown(field, section)
+        ? driverAt(piece, ['sections', String(index), ...field.path], `${field.label}, section ${index + 1}`)
+        : [],
+    ),
+  );
 
 /** Every bay of stated size, by the path of its row and its number in it. */
 const slotDrivers = (cell: Cell, path: CellPath = []): readonly Driver[] => {
@@ -85,13 +97,14 @@ const offGrid = (size: number, grid: number): number => Math.abs(size - Math.rou
 
 type Sizes = ReadonlyMap<string, number>;
 
-/** The sides of every board part but knobs and grips, by part and side. */
+/** The sides of every board part but knobs and grips, and the length of every stick, by part and side. */
 const sizesOf = (piece: Piece, means: Means): Sizes | undefined => {
   const built = buildPiece(piece, means);
   if (!built.ok) return undefined;
   const sizes = new Map<string, number>();
   for (const part of built.value.assembly.parts) {
     const { id, role, stuff } = part;
+    if (stuff === 'stick' && part.length !== null) sizes.set(`${id} long`, part.length);
     if (stuff !== 'board' || role === 'fitting') continue;
     const { x0, y0, x1, y1 } = bounds(cutRegionOf(part).outline);
     sizes.set(`${id} x`, x1 - x0);
@@ -145,7 +158,8 @@ const settled = (state: State, driver: Driver, means: Means, grid: number): Stat
 export const fitRule = (piece: Piece, means: Means, grid: number): RuleFit => {
   const sizes = sizesOf(piece, means);
   if (!sizes) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };
-  const drivers = [...fieldDrivers(piece), ...(piece.family === 'casework' ? slotDrivers(piece.front) : [])].slice(0, 24);
+  const lists = piece.family === 'casework' ? slotDrivers(piece.front) : piece.family === 'round' ? sectionDrivers(piece, piece) : [];
+  const drivers = [...fieldDrivers(piece), ...lists].slice(0, 24);
   const start: State = { piece, sizes, off: offCount(sizes, grid) };
   const once = drivers.reduce((state, driver) => settled(state, driver, means, grid), start);
   const end =

@@ -1,10 +1,8 @@
 // µm. Closed outlines by name, each filling a box of the size that is asked for; curves are flattened to within 0.01 mm.
+import type { Figure } from './figureNames.ts';
 import { boardWithEdge, CHORD_ERROR, ellipseRing } from './outlines.ts';
 import { bounds, type Point, type Ring, rectRing } from './plane.ts';
 import { merged } from './regions.ts';
-
-export const FIGURES = ['rectangle', 'rounded', 'circle', 'polygon', 'star', 'heart', 'cloud', 'crown', 'arch'] as const;
-export type Figure = (typeof FIGURES)[number];
 
 /** How an outline is drawn where there is a choice: so many corners, points or spikes; corners rounded by so much. */
 export type FigureSize = { readonly width: number; readonly height: number; readonly corners: number; readonly round: number };

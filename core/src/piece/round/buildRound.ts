@@ -164,10 +164,11 @@ const merlons = (section: Section, was: Standing, making: Making, kind: RoundKin
     rests('battlements on what is below them', was, outer, inner);
   if (problem) return err(problem);
   const { layers } = layersFor(making.doll(section.height), sheet.one);
-  // Their curves are stretches of the very circle that they stand on: one block, turned by whole chords of it.
+  // Their curves are stretches of the very circle that they stand on: one block, in the middle behind, turned by whole chords of it.
   const [far, near] = [outer, inner].map((radius) => ellipseRing(0, 0, radius, radius, making.axis.chords)) as [Ring, Ring];
-  const long = Math.floor(far.length / section.count / 2);
-  const outline: Ring = [...far.slice(0, long + 1), ...near.slice(0, long + 1).toReversed()];
+  const long = 2 * Math.floor(far.length / section.count / 4);
+  const from = far.length / 4 - long / 2;
+  const outline: Ring = [...far.slice(from, from + long + 1), ...near.slice(from, from + long + 1).toReversed()];
   const parts = Array.from({ length: section.count }, (_, number) => {
     const angle = (2 * Math.PI * Math.round((far.length * number) / section.count)) / far.length;
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
