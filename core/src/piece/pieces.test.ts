@@ -68,7 +68,7 @@ describe('every preset', () => {
 
   it('with any of its decisions made anew is right, or says what does not fit and by how much', () => {
     let [stood, refused] = [0, 0];
-    for (let seed = 0; seed < 14; seed += 1) {
+    for (let seed = 0; seed < 7; seed += 1) {
       for (let number = 0; number < PRESETS.length; number += 1) {
         const piece = randomPiece(number, seed);
         const built = buildPiece(piece, meansOf(seed));
@@ -103,7 +103,7 @@ describe('every preset', () => {
 describe('a solid kernel agrees', () => {
   it('that parts share no volume, slanted and round ones too: together they fill what they fill apart', () => {
     let [checked, slanted] = [0, 0];
-    for (let seed = 0; seed < 3; seed += 1) {
+    for (let seed = 0; seed < 2; seed += 1) {
       for (let number = 0; number < PRESETS.length; number += 1) {
         const built = buildPiece(randomPiece(number, seed), meansOf(seed));
         if (!built.ok) continue;

@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { bedSchema } from './bed.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof bedSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'beds',
-  piece: { ...piece, family: 'bed', name },
-});
+const preset = presetsOf<z.input<typeof bedSchema>>('bed', 'beds');
 
 /** Mattress sizes: European 900 × 2000, 1400 × 2000 and US twin 38 × 75 in, recalled from memory of bedding sizes; heights are common
  *  practice without source. */

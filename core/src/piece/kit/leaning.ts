@@ -112,8 +112,7 @@ export type Leaning = {
   readonly lean: number;
 };
 
-/** A board that leans back, cut level below and above, in layers from its hidden face forwards; it shows its front.
- *  `shape` may give it another outline, of so many points across and up the slope. */
+/** A board that leans back, cut level below and above, in layers from its hidden face forwards; it shows its front. */
 export const leaningBoard = (
   place: Leaning,
   kind: Kind & { readonly stuff?: Part['stuff'] },

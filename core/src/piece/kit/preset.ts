@@ -19,3 +19,15 @@ export type Preset = {
     | 'panels';
   readonly piece: object;
 };
+
+/** Makes presets of one family: their key, name, hint, the words that they are found by, and what is decided otherwise than usual. */
+export const presetsOf =
+  <Decided extends object>(family: string, kind: Preset['kind']) =>
+  (key: string, name: string, hint: string, words: string, piece: Omit<Decided, 'family'>, under: Preset['kind'] = kind): Preset => ({
+    key,
+    name,
+    hint,
+    words,
+    kind: under,
+    piece: { ...piece, family, name },
+  });

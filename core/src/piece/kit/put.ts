@@ -29,10 +29,9 @@ export const frameStrips = (
   border: number,
   corners: 'mitred' | 'butted',
   sheet: Sheeting,
-  shows: 'front' = 'front',
 ): readonly Part[] => {
   const [w, h] = [box.x1 - box.x0, box.y1 - box.y0];
-  const what = (name: string) => ['border', name, shows] as const;
+  const what = (name: string) => ['border', name, 'front'] as const;
   const inner = { y0: box.y0 + border, y1: box.y1 - border };
   const lying: Ring = [
     [0, 0],

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
+import { type DollUm, dollField, dollUm, type Measure, UM } from '../../measure/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { base, mm, side, some } from '../kit/sizes.ts';
 
 export const OPENING_ROLES = ['frame', 'leaf', 'bar'] as const;
 export type OpeningRole = (typeof OPENING_ROLES)[number];
@@ -33,10 +34,6 @@ export type Opening = Piecelike<'opening', OpeningRole> & {
   readonly sill: Measure;
 };
 
-const side = measureField({ min: 50 * UM.mm, max: 10 * UM.m });
-const base = measureField({ min: 0, max: 2 * UM.m });
-const some = measureField({ min: UM.mm, max: 2 * UM.m });
-const mm = (millimetres: number) => realUm(millimetres * UM.mm);
 const dolls = (least: number, most: number, usual: number) =>
   dollField({ min: least * UM.mm, max: most * UM.mm }).default(dollUm(usual * UM.mm));
 

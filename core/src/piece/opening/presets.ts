@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { openingSchema } from './opening.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof openingSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'openings',
-  piece: { ...piece, family: 'opening', name },
-});
+const preset = presetsOf<z.input<typeof openingSchema>>('opening', 'openings');
 
 /** A door leaf is 762–914 wide and 2032 high (interior-design handbooks, recalled from memory); windows and what they are made of: common practice
  *  without source. */

@@ -1,22 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { roundSchema } from './turned.ts';
 
-const preset = (
-  key: string,
-  name: string,
-  hint: string,
-  words: string,
-  piece: Omit<z.input<typeof roundSchema>, 'family'>,
-  kind: Preset['kind'] = 'round',
-): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind,
-  piece: { ...piece, family: 'round', name },
-});
+const preset = presetsOf<z.input<typeof roundSchema>>('round', 'round');
 
 /** Round things. All of it is common practice without source. */
 export const ROUND_PRESETS: readonly Preset[] = [

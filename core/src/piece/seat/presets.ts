@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { seatSchema } from './seat.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof seatSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'seats',
-  piece: { ...piece, family: 'seat', name },
-});
+const preset = presetsOf<z.input<typeof seatSchema>>('seat', 'seats');
 
 /** Seat heights 430–460, chairs 450 × 500 × 800–950, sofa 2100 × 900 × 850, armchair 800 × 850 × 850 with seats 400–450: interior-design
  *  handbooks (Panero & Zelnik; Neufert), recalled from memory. Bar stools, benches and what they are made of: common practice without source. */

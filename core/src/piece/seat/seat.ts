@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { EDGED_STICKS, STICK_NAMES, type StickName } from '../../stock/index.ts';
+import type { Measure } from '../../measure/index.ts';
+import type { StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
 import { GRIPS, type Grip } from '../kit/drawer.ts';
+import { anyStick, base, edgedStick, mm, side, some } from '../kit/sizes.ts';
 
 export const SEAT_ROLES = ['seat', 'carcass', 'back', 'tray'] as const;
 export type SeatRole = (typeof SEAT_ROLES)[number];
@@ -48,13 +49,6 @@ export type Seat = Piecelike<'seat', SeatRole> & {
   readonly grip: Grip;
 };
 
-const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
-const base = measureField({ min: 0, max: 2 * UM.m });
-const some = measureField({ min: UM.mm, max: 2 * UM.m });
-const mm = (millimetres: number) => realUm(millimetres * UM.mm);
-const stick = z.enum(STICK_NAMES as [StickName, ...StickName[]]);
-const edged = z.enum(EDGED_STICKS as [StickName, ...StickName[]]);
-
 export const seatSchema = z.strictObject({
   family: z.literal('seat'),
   ...pieceFields(SEAT_ROLES),
@@ -65,13 +59,13 @@ export const seatSchema = z.strictObject({
   seat: side.default(mm(450)),
   shape: z.enum(['rectangle', 'round']).default('rectangle'),
   stands: z.enum(['sticks', 'sides', 'box']).default('sticks'),
-  stick: stick.default('square dowel, 5 mm'),
+  stick: anyStick.default('square dowel, 5 mm'),
   inset: base.default(mm(20)),
   splay: base.default(mm(0)),
   rungs: base.nullable().default(null),
-  rung: edged.default('square dowel, 3 mm'),
+  rung: edgedStick.default('square dowel, 3 mm'),
   back: z.enum(['none', 'board', 'rails', 'slats']).default('none'),
-  post: edged.default('square dowel, 5 mm'),
+  post: edgedStick.default('square dowel, 5 mm'),
   lean: base.default(mm(60)),
   backFrom: base.default(mm(120)),
   rails: z.number().int().min(1).max(8).default(2),

@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { shopSchema } from './shop.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof shopSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'shop',
-  piece: { ...piece, family: 'shop', name },
-});
+const preset = presetsOf<z.input<typeof shopSchema>>('shop', 'shop');
 
 /** Fittings of shops. All of it is common practice without source. */
 export const SHOP_PRESETS: readonly Preset[] = [

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
+import { type DollUm, dollField, dollUm, type Measure, UM } from '../../measure/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { base, mm, side, some } from '../kit/sizes.ts';
 
 export const SHOP_ROLES = ['carcass', 'front', 'trim'] as const;
 export type ShopRole = (typeof SHOP_ROLES)[number];
@@ -29,11 +30,6 @@ export type Shop = Piecelike<'shop', ShopRole> & {
   /** How much wider a slot is than what stands in it, in both directions. */
   readonly play: DollUm;
 };
-
-const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
-const base = measureField({ min: 0, max: 3 * UM.m });
-const some = measureField({ min: UM.mm, max: 2 * UM.m });
-const mm = (millimetres: number) => realUm(millimetres * UM.mm);
 
 export const shopSchema = z.strictObject({
   family: z.literal('shop'),

@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { stackSchema } from './stack.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof stackSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'shapes',
-  piece: { ...piece, family: 'stack', name },
-});
+const preset = presetsOf<z.input<typeof stackSchema>>('stack', 'shapes');
 
 /** Outlines in layers. All of it is common practice without source. */
 export const STACK_PRESETS: readonly Preset[] = [

@@ -1,21 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { stickworkSchema } from './stickwork.ts';
 
-const preset = (
-  key: string,
-  name: string,
-  hint: string,
-  words: string,
-  piece: Omit<z.input<typeof stickworkSchema>, 'family'>,
-): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'sticks',
-  piece: { ...piece, family: 'stickwork', name },
-});
+const preset = presetsOf<z.input<typeof stickworkSchema>>('stickwork', 'sticks');
 
 /** The cot's mattress is 28 × 52 in, recalled from memory of bedding sizes; a clothes rail hangs 1650–1700 mm above the floor (interior-design
  *  handbooks, recalled from memory); the rest is common practice without source. */

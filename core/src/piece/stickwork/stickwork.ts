@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { EDGED_STICKS, ROUND_STICKS, STICK_NAMES, type StickName } from '../../stock/index.ts';
+import type { Measure } from '../../measure/index.ts';
+import type { StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { anyStick, base, edgedStick, mm, roundStick, side, some } from '../kit/sizes.ts';
 
 export const STICKWORK_ROLES = ['base', 'finial'] as const;
 export type StickworkRole = (typeof STICKWORK_ROLES)[number];
@@ -39,13 +40,6 @@ export type Stickwork = Piecelike<'stickwork', StickworkRole> & {
   readonly knob: Measure;
 };
 
-const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
-const base = measureField({ min: 0, max: 3 * UM.m });
-const some = measureField({ min: UM.mm, max: 2 * UM.m });
-const mm = (millimetres: number) => realUm(millimetres * UM.mm);
-const edged = z.enum(EDGED_STICKS as [StickName, ...StickName[]]);
-const round = z.enum(ROUND_STICKS as [StickName, ...StickName[]]);
-
 export const stickworkSchema = z.strictObject({
   family: z.literal('stickwork'),
   ...pieceFields(STICKWORK_ROLES),
@@ -54,10 +48,10 @@ export const stickworkSchema = z.strictObject({
   width: side.default(mm(1200)),
   height: side.default(mm(900)),
   depth: side.default(mm(600)),
-  post: edged.default('square dowel, 5 mm'),
-  rail: edged.default('square dowel, 5 mm'),
-  slat: z.enum(STICK_NAMES as [StickName, ...StickName[]]).default('square dowel, 3 mm'),
-  rod: round.default('round dowel, 5 mm'),
+  post: edgedStick.default('square dowel, 5 mm'),
+  rail: edgedStick.default('square dowel, 5 mm'),
+  slat: anyStick.default('square dowel, 3 mm'),
+  rod: roundStick.default('round dowel, 5 mm'),
   gap: some.default(mm(60)),
   count: z.number().int().min(1).max(20).default(2),
   low: base.default(mm(150)),

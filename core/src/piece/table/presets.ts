@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { tableSchema } from './table.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof tableSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'tables',
-  piece: { ...piece, family: 'table', name },
-});
+const preset = presetsOf<z.input<typeof tableSchema>>('table', 'tables');
 
 /** Heights of tables and desks from interior-design handbooks (Panero & Zelnik; Neufert), recalled from memory; the rest is common practice
  *  without source. */

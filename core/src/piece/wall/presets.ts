@@ -1,15 +1,8 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../kit/preset.ts';
 import type { wallSchema } from './wallThing.ts';
 
-const preset = (key: string, name: string, hint: string, words: string, piece: Omit<z.input<typeof wallSchema>, 'family'>): Preset => ({
-  key,
-  name,
-  hint,
-  words,
-  kind: 'walls',
-  piece: { ...piece, family: 'wall', name },
-});
+const preset = presetsOf<z.input<typeof wallSchema>>('wall', 'walls');
 
 /** Things for walls. All of it is common practice without source. */
 export const WALL_PRESETS: readonly Preset[] = [

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
+import type { Measure } from '../../measure/index.ts';
+import type { StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { base, mm, roundStick, side } from '../kit/sizes.ts';
 
 export const WALL_ROLES = ['board', 'bracket', 'strip'] as const;
 export type WallRole = (typeof WALL_ROLES)[number];
@@ -31,10 +32,6 @@ export type WallThing = Piecelike<'wall', WallRole> & {
   readonly glazed: boolean;
 };
 
-const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
-const base = measureField({ min: 0, max: 2 * UM.m });
-const mm = (millimetres: number) => realUm(millimetres * UM.mm);
-
 export const wallSchema = z.strictObject({
   family: z.literal('wall'),
   ...pieceFields(WALL_ROLES),
@@ -46,7 +43,7 @@ export const wallSchema = z.strictObject({
   count: z.number().int().min(1).max(20).default(2),
   bracket: z.enum(['triangle', 'curved', 'square']).default('triangle'),
   backed: z.boolean().default(false),
-  peg: z.enum(ROUND_STICKS as [StickName, ...StickName[]]).default('round dowel, 3 mm'),
+  peg: roundStick.default('round dowel, 3 mm'),
   rise: base.default(mm(20)),
   border: base.default(mm(40)),
   corners: z.enum(['mitred', 'butted']).default('mitred'),
