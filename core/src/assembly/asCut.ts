@@ -1,10 +1,10 @@
 // µm, doll size. What is cut for a part, and at which angles.
 import {
-  add,
   bounds,
   cross,
   dot,
   merged,
+  minus,
   type Point,
   type Region,
   type Ring,
@@ -12,6 +12,7 @@ import {
   regionArea,
   scaled,
   toSpace,
+  unit,
   type Vec3,
 } from '../shape/index.ts';
 import { type Part, upperOf } from './part.ts';
@@ -50,8 +51,7 @@ export const runOf = (part: Part): Vec3 => {
     toSpace(part.pose, part.region.outline[0] as Point),
     toSpace(part.pose, upperOf(part).outline[0] as Point, part.thickness),
   ];
-  const way = add(to, scaled(from, -1));
-  return scaled(way, 1 / Math.hypot(...way));
+  return unit(minus(to, from));
 };
 
 /** A cut that is not square: at an end of a stick or strip (a mitre), or along an edge of a board (a bevel); off square by so many radians;
@@ -60,8 +60,6 @@ export type Slant = { readonly at: 'end' | 'edge'; readonly angle: number; reado
 
 /** Less than this is square to any knife: a third of a degree. */
 const SQUARE = 0.006;
-
-const minus = (p: Vec3, q: Vec3): Vec3 => add(p, scaled(q, -1));
 
 /** The way in which the plane through points looks. */
 const planeThrough = (points: readonly Vec3[]): Vec3 | undefined => {

@@ -6,6 +6,7 @@ import {
   cross,
   dot,
   isConvex,
+  minus,
   normalOf,
   type Point,
   type Region,
@@ -81,12 +82,12 @@ const taper = (part: Part, low: Ring, high: Ring): Convex => {
     under.forEach((at, index) => {
       const next = (index + 1) % under.length;
       const [to, above, beyond] = [under[next] as Vec3, over[index] as Vec3, over[next] as Vec3];
-      const [along, up] = [add(to, scaled(at, -1)), add(above, scaled(at, -1))];
+      const [along, up] = [minus(to, at), minus(above, at)];
       put(found.edges, along);
-      put(found.edges, add(beyond, scaled(above, -1)));
+      put(found.edges, minus(beyond, above));
       put(found.edges, up);
       // Where a side ends in a point below, the one above tells which way its face lies.
-      put(found.normals, cross(Math.hypot(...along) > 1 ? along : add(beyond, scaled(above, -1)), up));
+      put(found.normals, cross(Math.hypot(...along) > 1 ? along : minus(beyond, above), up));
     });
     return { normals: [...found.normals.values()], edges: [...found.edges.values()] };
   });

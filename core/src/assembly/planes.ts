@@ -4,6 +4,7 @@ import {
   bounds,
   cross,
   dot,
+  minus,
   normalOf,
   type Point,
   type Pose,
@@ -11,6 +12,7 @@ import {
   type Region,
   scaled,
   toSpace,
+  unit,
   type Vec3,
 } from '../shape/index.ts';
 import { type Box, isPlainBox, isSquare, type Part, upperOf } from './part.ts';
@@ -28,14 +30,13 @@ export type Plane = { readonly basis: Pose; readonly faces: Face[] };
 
 const basisOf = (normal: Vec3, offset: number): Pose => {
   const away: Vec3 = Math.abs(normal[1]) === 1 ? [0, 0, 1] : [0, 1, 0];
-  const across = cross(away, normal);
-  const u = scaled(across, 1 / Math.hypot(...across));
+  const u = unit(cross(away, normal));
   return { origin: scaled(normal, offset), u, v: cross(normal, u) };
 };
 
 /** Maps points of a pose's figure, raised by `height`, into a plane's own axes. */
 const into = (basis: Pose, pose: Pose, height: number): ((point: Point) => Point) => {
-  const from = add(add(pose.origin, scaled(normalOf(pose), height)), scaled(basis.origin, -1));
+  const from = minus(add(pose.origin, scaled(normalOf(pose), height)), basis.origin);
   const [ox, oy] = [dot(from, basis.u), dot(from, basis.v)];
   const [ux, uy] = [dot(pose.u, basis.u), dot(pose.u, basis.v)];
   const [vx, vy] = [dot(pose.v, basis.u), dot(pose.v, basis.v)];
@@ -97,8 +98,6 @@ const addBoxFaces = (found: Found, part: Part, index: number, { min, max }: Box)
     }
   }
 };
-
-const minus = (p: Vec3, q: Vec3): Vec3 => add(p, scaled(q, -1));
 
 const drawnOn =
   (corners: readonly Vec3[]) =>

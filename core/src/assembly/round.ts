@@ -1,6 +1,6 @@
 // µm, doll size. Parts that go round an axis: discs, rings, tubes, cones, dowels. Two that have their axis in common are told apart by their
 // profiles alone, and touch all round where those lie on one another.
-import { add, dot, normalOf, type Point, type Pose, type Ring, ringArea, scaled, toSpace, type Vec3 } from '../shape/index.ts';
+import { add, dot, minus, normalOf, type Point, type Pose, type Ring, ringArea, scaled, toSpace, unit, type Vec3 } from '../shape/index.ts';
 import { type Convex, meets } from './convex.ts';
 import { type Part, upperOf } from './part.ts';
 import { type Contact, isFacet } from './touching.ts';
@@ -179,8 +179,6 @@ const facet = (part: Part, index: number, low: number, high: number): { readonly
     return toSpace(part.pose, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share], height);
   };
   const corners = [at(index, low), at(index + 1, low), at(index + 1, high), at(index, high)] as const;
-  const minus = (p: Vec3, q: Vec3): Vec3 => add(p, scaled(q, -1));
-  const unit = (p: Vec3): Vec3 => scaled(p, 1 / Math.hypot(...p));
   const u = unit(minus(corners[1], corners[0]));
   const rib = minus(corners[3], corners[0]);
   const plane: Pose = { origin: corners[0], u, v: unit(minus(rib, scaled(u, dot(rib, u)))) };

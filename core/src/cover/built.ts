@@ -8,6 +8,7 @@ import {
   cross,
   dot,
   merged,
+  minus,
   normalOf,
   type Point,
   type Pose,
@@ -82,7 +83,6 @@ type Side = {
 /** Shorter sides are chords of a curve, or too short to fold. */
 const LEAST_SIDE = 1_500;
 
-const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 const lengthOf = (a: Point, b: Point): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
 
 const sidesOf = (surface: Surface, index: number): readonly Side[] =>

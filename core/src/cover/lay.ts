@@ -1,8 +1,6 @@
 // µm, doll size. One origin for a piece: a pattern is wound round it, so that courses run on round its corners.
 import { axisOf, type Box } from '../assembly/index.ts';
-import { add, cross, dot, type Pose, scaled, type Vec3 } from '../shape/index.ts';
-
-const unit = (vector: Vec3): Vec3 => scaled(vector, 1 / Math.hypot(...vector));
+import { add, cross, dot, minus, type Pose, scaled, unit, type Vec3 } from '../shape/index.ts';
 
 /** The way that a direction mostly looks, as 0 … 5 for +x, −x, +y, −y, +z, −z; upright ways before lying ones where it is between. */
 const mostly = (n: Vec3): number => {
@@ -43,7 +41,7 @@ export const layOf = (normal: Vec3, outside: Box): Pose => {
   const v = Math.hypot(...rising) > 0.2 ? unit(rising) : unit(add(side.v, scaled(n, -dot(side.v, n))));
   const u = cross(v, n);
   const corner: Vec3 = [0, 0, outside.max[2]];
-  const meets = [dot(add(corner, scaled(side.origin, -1)), side.u), dot(add(corner, scaled(side.origin, -1)), side.v)] as const;
+  const meets = [dot(minus(corner, side.origin), side.u), dot(minus(corner, side.origin), side.v)] as const;
   return { origin: add(corner, add(scaled(u, -meets[0]), scaled(v, -meets[1]))), u, v };
 };
 

@@ -3,6 +3,7 @@ import { type Part, upperOf } from '../assembly/index.ts';
 import {
   add,
   dot,
+  minus,
   normalOf,
   type Point,
   type Pose,
@@ -137,7 +138,7 @@ export const facesOf = (part: Part, index: number): readonly Face[] => {
 export const looksTo = (face: Face): Vec3 | null => (face.run && face.run.points.length > 2 ? null : normalOf(face.pose));
 
 /** How far a point of space lies before a plane. */
-export const before = (pose: Pose, point: Vec3): number => dot(add(point, scaled(pose.origin, -1)), normalOf(pose));
+export const before = (pose: Pose, point: Vec3): number => dot(minus(point, pose.origin), normalOf(pose));
 
 /** How near a point lies to the way along a run. */
 const offRun = ({ points }: Run, [x, y]: Point): number =>

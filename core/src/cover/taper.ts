@@ -1,13 +1,10 @@
 // µm, doll size. The sides of parts that taper or are cut at a slant, laid flat: a bevelled edge is a plane of its own, a cone is unrolled.
 
 import type { Part } from '../assembly/index.ts';
-import { add, cross, dot, type Point, type Pose, type Region, scaled, toSpace, type Vec3 } from '../shape/index.ts';
+import { add, cross, dot, minus, type Point, type Pose, type Region, scaled, toSpace, unit, type Vec3 } from '../shape/index.ts';
 
 /** A plane stretch of a side: its corners as they lie flat and in space, the two below first. */
 export type Quad = { readonly flat: readonly [Point, Point, Point, Point]; readonly space: readonly [Vec3, Vec3, Vec3, Vec3] };
-
-const minus = (a: Vec3, b: Vec3): Vec3 => add(a, scaled(b, -1));
-const unit = (a: Vec3): Vec3 => scaled(a, 1 / Math.hypot(...a));
 
 /** The plane of a stretch: along its lower side, looking outwards. */
 const planeOf = ([a, b, c, d]: Quad['space']): Pose => {

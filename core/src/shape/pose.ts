@@ -10,6 +10,12 @@ export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] +
 
 export const scaled = (a: Vec3, factor: number): Vec3 => [a[0] * factor, a[1] * factor, a[2] * factor];
 
+/** From b to a. */
+export const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+
+/** A vector's direction, one long. */
+export const unit = (a: Vec3): Vec3 => scaled(a, 1 / Math.hypot(...a));
+
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
@@ -30,6 +36,6 @@ export const toSpace = ({ origin, u, v }: Pose, [x, y]: Point, height = 0): Vec3
 
 /** Where a point of space falls on the figure's plane, rounded to the micrometre. */
 export const toPlane = (pose: Pose, point: Vec3): Point => {
-  const from = add(point, scaled(pose.origin, -1));
+  const from = minus(point, pose.origin);
   return [Math.round(dot(from, pose.u)), Math.round(dot(from, pose.v))];
 };

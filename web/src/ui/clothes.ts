@@ -1,7 +1,19 @@
 // What a piece wears as triangles and pictures, for the model. Triangles in millimetres, pictures from the very patterns that are printed.
 import type { Assembly } from '@parlor/core/assembly';
 import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, poseOfSide, type Surface, type Wear } from '@parlor/core/cover';
-import { common, cross, normalOf, type Point, type Rect, type Region, toSpace, trianglesOf, type Vec3 } from '@parlor/core/shape';
+import {
+  common,
+  cross,
+  minus,
+  normalOf,
+  type Point,
+  type Rect,
+  type Region,
+  toSpace,
+  trianglesOf,
+  unit,
+  type Vec3,
+} from '@parlor/core/shape';
 import { drawLook } from './lookCanvas.ts';
 
 /** One finish on one face. */
@@ -32,9 +44,7 @@ const rolledCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonl
   const whole = surface.exposed.length === 1 && surface.exposed[0] === surface.region;
   if (!part) return [];
   return quads.flatMap(({ flat, space: [a, b, c, d] }) => {
-    const minus = (p: Vec3, q: Vec3): Vec3 => [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
-    const across = cross(minus(c, a), minus(d, b));
-    const out = across.map((value) => value / Math.hypot(...across)) as unknown as Vec3;
+    const out = unit(cross(minus(c, a), minus(d, b)));
     const stretch: Region = { outline: flat.map(([x, y]): Point => [Math.round(x), Math.round(y)]), holes: [] };
     const shown = whole ? [stretch] : common(stretch, surface.exposed);
     return shown.flatMap((region) =>

@@ -1,7 +1,7 @@
 // A piece as a small picture from the front right and above, every face taken from its parts. Painted back to front: of two boards the one
 // that lies behind, below or to the left of the other is painted first.
 import { type Box, boxOf, type Part, type Role, upperOf } from '@parlor/core/assembly';
-import { cross, dot, normalOf, type Point, type Region, type Ring, toSpace, type Vec3 } from '@parlor/core/shape';
+import { cross, dot, minus, normalOf, type Point, type Region, type Ring, toSpace, unit, type Vec3 } from '@parlor/core/shape';
 
 /** A face to paint: a path in millimetres, y down, and how light falls on it: 0 dark to 1 light. */
 export type Face = {
@@ -19,11 +19,6 @@ export type Picture = {
   readonly y: number;
   readonly width: number;
   readonly height: number;
-};
-
-const unit = (vector: Vec3): Vec3 => {
-  const length = Math.hypot(...vector);
-  return [vector[0] / length, vector[1] / length, vector[2] / length];
 };
 
 const EYE = unit([0.5, 0.42, 1]);
@@ -46,7 +41,6 @@ const facesOf = (part: Part): readonly Painted[] => {
   const n = normalOf(pose);
   const ringsIn = ({ outline, holes }: Region): readonly Ring[] => [outline, ...holes];
   const [low, high] = [ringsIn(region), ringsIn(upperOf(part))];
-  const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
   const faces: Painted[] = [];
   // What is seen through an opening is painted before the outside.
   for (const number of [...low.keys()].reverse()) {

@@ -1,12 +1,10 @@
 // µm, doll size. Sticks that run from one point to another, and boards that lean back; both cut so that they lie on what they meet.
 import type { Part, Role } from '../../assembly/index.ts';
-import { add, cross, dot, ellipseRing, type Point, type Pose, type Ring, scaled, type Vec3 } from '../../shape/index.ts';
+import { add, cross, dot, ellipseRing, minus, type Point, type Pose, type Ring, scaled, unit, type Vec3 } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import type { Sheeting } from './means.ts';
 import { sectionOf } from './panels.ts';
 
-const minus = (p: Vec3, q: Vec3): Vec3 => add(p, scaled(q, -1));
-const unit = (p: Vec3): Vec3 => scaled(p, 1 / Math.hypot(...p));
 const whole = ([x, y]: Point): Point => [Math.round(x) + 0, Math.round(y) + 0];
 
 export type StickRun = {

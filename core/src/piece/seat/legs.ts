@@ -1,6 +1,6 @@
 // µm, doll size. Legs of stick under a seat's board, upright or spread, and rungs between them.
 import type { Part } from '../../assembly/index.ts';
-import { add, cross, scaled, type Vec3 } from '../../shape/index.ts';
+import { add, cross, minus, scaled, unit, type Vec3 } from '../../shape/index.ts';
 import { stickBetween } from '../kit/leaning.ts';
 import { sectionOf } from '../kit/panels.ts';
 import { idIn, type Plan } from './plan.ts';
@@ -42,14 +42,14 @@ const legsOf = (plan: Plan): readonly Leg[] => {
 };
 
 /** A leg's axis at a height. */
-const at = ({ foot, top }: Leg, up: number): Vec3 => add(foot, scaled(add(top, scaled(foot, -1)), up / top[1]));
+const at = ({ foot, top }: Leg, up: number): Vec3 => add(foot, scaled(minus(top, foot), up / top[1]));
 
 /** Half the leg's section towards its neighbour beside it, or before and behind it: square to its own run. */
 const halves = (plan: Plan, { foot, top }: Leg): { readonly aside: Vec3; readonly ahead: Vec3 } => {
-  const run = add(top, scaled(foot, -1));
-  const along = scaled(run, 1 / Math.hypot(...run));
+  const run = minus(top, foot);
+  const along = unit(run);
   const wide: Vec3 = add([1, 0, 0], scaled(along, -along[0]));
-  const v = scaled(wide, 1 / Math.hypot(...wide));
+  const v = unit(wide);
   const stick = sectionOf(plan.piece.stick);
   return { aside: scaled(v, stick.width / 2), ahead: scaled(cross(along, v), stick.thickness / 2) };
 };
