@@ -15,7 +15,7 @@ import {
   unit,
   type Vec3,
 } from '../shape/index.ts';
-import { type Part, upperOf } from './part.ts';
+import { isPlainBox, type Part, upperOf } from './part.ts';
 
 const known = new WeakMap<Part, Region>();
 
@@ -151,6 +151,8 @@ const mitres = (part: Part): readonly Slant[] => {
 /** The cuts of a part that are not square, with their angle and both lengths.
  *  Shape: part → one for each slanting end of a stick or strip, and for each bevelled edge of a board. Radians, µm. */
 export const slantsOf = (part: Part): readonly Slant[] => {
+  // A box has none, and most parts are boxes.
+  if (isPlainBox(part)) return [];
   if (part.stuff === 'stick') return stickSlants(part);
   return part.stuff === 'board' || part.stuff === 'clear' ? [...bevels(part), ...mitres(part)] : [];
 };

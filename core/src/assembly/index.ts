@@ -9,6 +9,7 @@ export type { Hinge, Motion } from './moves.ts';
 export { type Order, type OrderStep, orderOf } from './order.ts';
 export {
   type Assembly,
+  alike,
   around,
   axisOf,
   type Box,

@@ -1,5 +1,6 @@
 // What is decided about the families, what builds them, and what they may be started from: one line each.
-import type { Result } from '../kit/index.ts';
+import { alike } from '../assembly/index.ts';
+import { ok, type Result } from '../kit/index.ts';
 import { buildBed } from './bed/buildBed.ts';
 import { BED_FIELDS } from './bed/fields.ts';
 import { BED_PRESETS } from './bed/presets.ts';
@@ -142,8 +143,12 @@ export const sightOf = (piece: Piece): 'front' | 'side' | 'top' =>
   (BUILDING[piece.family] as unknown as Building<Piece>).sight?.(piece) ?? 'front';
 
 /** Builds a piece, whatever its family. */
-export const buildPiece = (piece: Piece, means: Means): Result<Built, PieceProblem> =>
-  (BUILDING[piece.family] as unknown as Building<Piece>).build(piece, means);
+export const buildPiece = (piece: Piece, means: Means): Result<Built, PieceProblem> => {
+  const built = (BUILDING[piece.family] as unknown as Building<Piece>).build(piece, means);
+  if (!built.ok) return built;
+  const { assembly } = built.value;
+  return ok({ ...built.value, assembly: { ...assembly, parts: assembly.parts.map(alike) } });
+};
 
 /** A piece made from a preset's decisions. */
 export const fromPreset = (preset: Preset, id: string, mark: number): Piece => {

@@ -1,23 +1,37 @@
 // µm. What a careful maker would notice about sticks, legs, slots and outlines.
-import { type Box, boxOf, outlineOf, type Part, runOf } from '../assembly/index.ts';
+import { type Box, boxOf, type Contact, outlineOf, type Part, runOf } from '../assembly/index.ts';
 import { UM } from '../measure/index.ts';
-import { bounds, dot, grown, normalOf, type Point, type Ring, toSpace } from '../shape/index.ts';
+import { asRect, bounds, dot, grown, normalOf, type Point, type Rect, type Region, type Ring, ringArea, toSpace } from '../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 
 /** A stick bends by itself where it is held by nothing for more than so many times its thickness. Common practice, no source. */
 const SLENDER = 70;
 
+/** The contacts of each part, by its index. */
+const touching = ({ inspection }: Judged): ReadonlyMap<number, readonly Contact[]> => {
+  const found = new Map<number, Contact[]>();
+  const note = (part: number, contact: Contact): void => {
+    const known = found.get(part);
+    if (known) known.push(contact);
+    else found.set(part, [contact]);
+  };
+  for (const contact of inspection.contacts) {
+    note(contact.a, contact);
+    note(contact.b, contact);
+  }
+  return found;
+};
+
 /** The longest stretch of a stick that nothing touches. */
-const longestFree = ({ inspection }: Judged, index: number, part: Part): number => {
+const longestFree = (contacts: readonly Contact[], part: Part): number => {
   const along = runOf(part);
   const ends = [
     ...part.region.outline.map((point) => dot(toSpace(part.pose, point), along)),
     ...(part.upper ?? part.region).outline.map((point) => dot(toSpace(part.pose, point, part.thickness), along)),
   ];
   const [start, end] = [Math.min(...ends), Math.max(...ends)];
-  const held = inspection.contacts
-    .filter(({ a, b }) => a === index || b === index)
+  const held = contacts
     .map((contact) => outlineOf(contact).map((point) => dot(point, along)))
     .map((spans) => [Math.min(...spans), Math.max(...spans)] as const)
     .sort((p, q) => p[0] - q[0]);
@@ -31,6 +45,7 @@ const longestFree = ({ inspection }: Judged, index: number, part: Part): number 
 
 export const slenderSticks = (judged: Judged): readonly Finding[] => {
   const { piece, built } = judged;
+  let contacts: ReadonlyMap<number, readonly Contact[]> | undefined;
   const worst = new Map<string, { free: number; most: number; parts: number[] }>();
   built.assembly.parts.forEach((part, index) => {
     if (part.stuff !== 'stick' || part.length === null) return;
@@ -38,7 +53,8 @@ export const slenderSticks = (judged: Judged): readonly Finding[] => {
     const section = part.region.outline.length > 12 ? Math.min(x1 - x0, y1 - y0) : part.thickness;
     const most = SLENDER * section;
     if (part.length <= most) return;
-    const free = longestFree(judged, index, part);
+    contacts ??= touching(judged);
+    const free = longestFree(contacts.get(index) ?? [], part);
     if (free <= most) return;
     const tag = tagged(judged, index);
     const known = worst.get(tag);
@@ -242,12 +258,61 @@ const tightestBend = (ring: Ring): number => {
  *  by a tenth is let go: offsets are rounded, and boards differ by as much. */
 const LEAST_NECK = 0.9;
 
+/** Whether a ring turns one way only. */
+const isConvex = (ring: Ring): boolean =>
+  ring.every((at, index) => {
+    const [before, after] = [ring.at(index - 1) as Point, ring[(index + 1) % ring.length] as Point];
+    return (at[0] - before[0]) * (after[1] - at[1]) - (at[1] - before[1]) * (after[0] - at[0]) >= 0;
+  });
+
+const girthOf = (ring: Ring): number =>
+  ring.reduce((sum, [x, y], index) => sum + Math.hypot((ring.at(index - 1) as Point)[0] - x, (ring.at(index - 1) as Point)[1] - y), 0);
+
+/** Whether no neck can be narrower than `least` by what is plain to see: a convex outline that is wide enough, and openings in it that stand well
+ *  apart. A convex outline has
+ *  room for a disc whose radius is its area by its girth. */
+const plainlyWide = ({ outline, holes }: Region, least: number): boolean => {
+  if (!isConvex(outline)) return false;
+  if (holes.length === 0) return (2 * ringArea(outline)) / girthOf(outline) >= least;
+  const whole = asRect(outline);
+  if (!whole) return false;
+  const boxes = holes.map(bounds);
+  const apart = (a: Rect, b: Rect): boolean => a.x0 - b.x1 >= least || b.x0 - a.x1 >= least || a.y0 - b.y1 >= least || b.y0 - a.y1 >= least;
+  return boxes.every(
+    (box, index) =>
+      Math.min(box.x0 - whole.x0, box.y0 - whole.y0, whole.x1 - box.x1, whole.y1 - box.y1) >= least &&
+      boxes.every((other, number) => number >= index || apart(box, other)),
+  );
+};
+
+/** Finer than this no neck is told: curves may be drawn with longer chords. */
+const COARSE = 50;
+
+/** A ring with as few points as tell it to within `COARSE`: points are left out while the curve between those kept bulges less. */
+const coarser = (ring: Ring): Ring => {
+  if (ring.length <= 24) return ring;
+  const kept: Point[] = [ring[0] as Point];
+  let [length, turned] = [0, 0];
+  for (let index = 1; index < ring.length; index += 1) {
+    const [before, at, after] = [ring[index - 1], ring[index], ring[(index + 1) % ring.length]] as [Point, Point, Point];
+    length += Math.hypot(at[0] - before[0], at[1] - before[1]);
+    turned += Math.abs(turnAt(before, at, after));
+    const next = Math.hypot(after[0] - at[0], after[1] - at[1]);
+    if (((length + next) * turned) / 8 <= COARSE) continue;
+    kept.push(at);
+    [length, turned] = [0, 0];
+  }
+  return kept;
+};
+
 const finestOf = (part: Part): { readonly size: number; readonly what: 'bend' | 'neck' } | undefined => {
   const { region, thickness } = part;
   const bend = tightestBend(region.outline);
   if (bend < thickness) return { size: bend, what: 'bend' };
-  const left = grown(region, (-thickness * LEAST_NECK) / 2);
-  return left.length === 1 ? undefined : { size: thickness * LEAST_NECK, what: 'neck' };
+  const least = thickness * LEAST_NECK;
+  if (plainlyWide(region, least)) return undefined;
+  const left = grown({ outline: coarser(region.outline), holes: region.holes.map(coarser) }, -least / 2);
+  return left.length === 1 ? undefined : { size: least, what: 'neck' };
 };
 
 export const tooFine = (judged: Judged): readonly Finding[] => {
