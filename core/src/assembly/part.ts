@@ -72,8 +72,6 @@ export type Part = {
 /** A box in space, by its least and greatest corner. */
 export type Box = { readonly min: Vec3; readonly max: Vec3 };
 
-const alikeRegion = ({ outline, holes }: Region): Region => ({ outline, holes });
-
 /** A part with all its fields in one order, whatever built it: an engine that meets one kind of object is half as slow again with three. */
 export const alike = (part: Part): Part => ({
   id: part.id,
@@ -82,10 +80,10 @@ export const alike = (part: Part): Part => ({
   stuff: part.stuff,
   stock: part.stock,
   thickness: part.thickness,
-  region: alikeRegion(part.region),
-  upper: part.upper && alikeRegion(part.upper),
+  region: part.region,
+  upper: part.upper,
   flat: part.flat,
-  pose: { origin: part.pose.origin, u: part.pose.u, v: part.pose.v },
+  pose: part.pose,
   grain: part.grain,
   held: part.held,
   length: part.length,

@@ -19,7 +19,13 @@ const LEAST_CHORDS = 12;
 const radiusOf = (ring: Ring, [cx, cy]: Point): number | undefined => {
   const [first] = ring as [Point];
   const radius = Math.hypot(first[0] - cx, first[1] - cy);
-  return ring.every(([x, y]) => Math.abs(Math.hypot(x - cx, y - cy) - radius) < ROUNDED) ? radius : undefined;
+  const [least, most] = [Math.max(0, radius - ROUNDED) ** 2, (radius + ROUNDED) ** 2];
+  for (const point of ring) {
+    const [dx, dy] = [point[0] - cx, point[1] - cy];
+    const square = dx * dx + dy * dy;
+    if (square <= least || square >= most) return undefined;
+  }
+  return radius;
 };
 
 /** The middle of a ring that goes round: halfway between opposite points. */
@@ -109,40 +115,37 @@ type Surface = {
   readonly count: number;
 };
 
-const NONE: readonly (Surface & { readonly key: string })[] = [];
+type Keyed = Surface & { readonly key: string };
 
-const surfacesOf = (part: Part, index: number): readonly (Surface & { readonly key: string })[] => {
+/** The outside of what goes round, and the inside of its hole. */
+const roundSurfaces = (part: Part, index: number, { key, low, high, from, to }: Turned): readonly Keyed[] => {
   const { outline, holes } = part.region;
-  if (outline.length < LEAST_CHORDS && holes.length === 0) return NONE;
-  const round = turned(part);
-  const base = { part: index, count: part.region.outline.length, from: round?.from ?? 0, to: round?.to ?? 0 };
-  if (round)
-    return [
-      { ...base, key: round.key, inside: false, low: round.low.outer, high: round.high.outer },
-      ...(round.low.inner > 0
-        ? [
-            {
-              ...base,
-              key: round.key,
-              count: part.region.holes[0]?.length ?? 0,
-              inside: true,
-              low: round.low.inner,
-              high: round.high.inner,
-            },
-          ]
-        : []),
-    ];
-  if (part.upper) return [];
-  const curved = [part.region.outline, ...part.region.holes].flatMap((ring, number) =>
-    ring.length > LEAST_CHORDS ? [{ ring, inside: number > 0 }] : [],
-  );
-  return curved.flatMap(({ ring, inside }) => {
-    // A hole in a board of any other outline takes a dowel all the same; and any outline lies in a hole of its own shape.
-    const disc = inside ? turnedOf({ ...part, region: { outline: ring, holes: [] } }) : null;
-    if (disc) return [{ ...disc, part: index, count: ring.length, inside, low: disc.low.outer, high: disc.high.outer }];
-    return [{ ...spanOf(part), key: shapeKey(part, ring), part: index, inside, low: 0, high: 0, count: ring.length }];
-  });
+  const base = { part: index, key, from, to };
+  const outside = { ...base, count: outline.length, inside: false, low: low.outer, high: high.outer };
+  return low.inner > 0 ? [outside, { ...base, count: holes[0]?.length ?? 0, inside: true, low: low.inner, high: high.inner }] : [outside];
 };
+
+/** A curved ring of a part as a surface that lies on rings of its own shape. */
+const shapeSurface = (part: Part, index: number, ring: Ring, inside: boolean): Keyed => ({
+  ...spanOf(part),
+  key: shapeKey(part, ring),
+  part: index,
+  inside,
+  low: 0,
+  high: 0,
+  count: ring.length,
+});
+
+/** Curved holes in a board of any other outline: they take a dowel all the same, or what has their own shape. */
+const holeSurfaces = (part: Part, index: number): readonly Keyed[] =>
+  part.region.holes
+    .filter((ring) => ring.length > LEAST_CHORDS)
+    .map((ring) => {
+      const disc = turnedOf({ ...part, region: { outline: ring, holes: [] } });
+      return disc
+        ? { ...disc, part: index, count: ring.length, inside: true, low: disc.low.outer, high: disc.high.outer }
+        : shapeSurface(part, index, ring, true);
+    });
 
 /** From where to where a part reaches along its normal, counted in the sense in which that is positive. */
 const spanOf = (part: Part): { readonly from: number; readonly to: number } => {
@@ -151,6 +154,8 @@ const spanOf = (part: Part): { readonly from: number; readonly to: number } => {
   const along = dot(part.pose.origin, forwards ? normal : scaled(normal, -1));
   return forwards ? { from: along, to: along + part.thickness } : { from: along - part.thickness, to: along };
 };
+
+const SHAPE = 'shape';
 
 /** What two curved outlines have in common that lie on one another: the way they look, how many points and how much they hold, and the box round
  *  them in space. */
@@ -162,7 +167,7 @@ const shapeKey = ({ pose }: Part, ring: Ring): string => {
     const values = corners.map((corner) => corner[axis]);
     return [Math.min(...values), Math.max(...values)].map(Math.round);
   });
-  return ['shape', ...normal, ring.length, Math.round(ringArea(ring)), ...box].join(' ');
+  return [SHAPE, ...normal, ring.length, Math.round(ringArea(ring)), ...box].join(' ');
 };
 
 const radiusAt = ({ from, to, low, high }: Surface, at: number): number => low + ((high - low) * (at - from)) / (to - from);
@@ -212,10 +217,25 @@ const touchingRound = (parts: readonly Part[], core: Surface, shell: Surface): r
 /** Where parts that go round one axis touch all round: a disc in its tube, a dowel in its hole, a tube in another.
  *  Shape: n parts → contacts, one for each chord. */
 export const roundContacts = (parts: readonly Part[]): readonly Contact[] => {
+  if (!parts.some(({ region }) => region.holes.some((hole) => hole.length >= LEAST_CHORDS))) return [];
   const axes = new Map<string, Surface[]>();
+  const note = (surface: Keyed): void => {
+    const known = axes.get(surface.key);
+    if (known) known.push(surface);
+    else axes.set(surface.key, [surface]);
+  };
+  const shaped: number[] = [];
   parts.forEach((part, index) => {
-    for (const surface of surfacesOf(part, index)) axes.set(surface.key, [...(axes.get(surface.key) ?? []), surface]);
+    const round = turned(part);
+    if (round) for (const surface of roundSurfaces(part, index, round)) note(surface);
+    else if (!part.upper) {
+      if (part.region.outline.length > LEAST_CHORDS) shaped.push(index);
+      for (const surface of holeSurfaces(part, index)) note(surface);
+    }
   });
+  // Other outlines are looked at only where there is a hole that one of them may lie in.
+  if ([...axes.keys()].some((key) => key.startsWith(SHAPE)))
+    for (const index of shaped) note(shapeSurface(parts[index] as Part, index, (parts[index] as Part).region.outline, false));
   return [...axes.values()].flatMap((group) => {
     const shells = group.filter(({ inside }) => inside);
     return shells.length === 0

@@ -73,15 +73,24 @@ const slantKey = (part: Part): string =>
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
   const grained = (part: Part): boolean => part.stuff === 'board' && isGrained(part.stock);
-  const shapes = parts.map((part): Shape => sizeOf(part, grained(part)) ?? { region: asCut(part, grained(part)) });
-  const snap = snapper(shapes.flatMap(numbersIn));
+  // Parts that share their outline share what follows from it.
+  const met = new Map<Region, Shape>();
+  const shapes = parts.map((part): Shape => {
+    const turns = grained(part) && part.grain === 'x';
+    const known = turns ? undefined : met.get(cutRegionOf(part));
+    const shape = known ?? sizeOf(part, grained(part)) ?? { region: asCut(part, grained(part)) };
+    if (!turns) met.set(cutRegionOf(part), shape);
+    return shape;
+  });
+  const snap = snapper([...new Set(shapes)].flatMap(numbersIn));
   const snapped = ({ outline, holes }: Region): Region => {
     const each = (ring: Ring): Ring => (isCurve(ring) ? ring : ring.map(([x, y]) => [snap(x), snap(y)] as const));
     return { outline: each(outline), holes: holes.map(each) };
   };
   // What differs in stuff, size or area is told apart without a look at the outline; the full key is for those that remain together.
   const rough = new Map<string, number[]>();
-  const regions = shapes.map((shape) => ('region' in shape ? snapped(shape.region) : undefined));
+  const snappedOf = new Map([...new Set(shapes)].map((shape) => [shape, 'region' in shape ? snapped(shape.region) : undefined]));
+  const regions = shapes.map((shape) => snappedOf.get(shape));
   parts.forEach((part, index) => {
     // Sticks of one kind are alike when their lengths and cuts are; which way round they lie is seen when they are glued.
     if (part.stuff === 'stick') {
@@ -104,7 +113,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const known: { readonly region: Region; readonly key: string }[] = [];
     for (const index of members) {
       const region = members.length === 1 || parts[index]?.stuff === 'stick' ? undefined : regions[index];
-      const like = region && known.find((other) => sameRegion(other.region, region));
+      const like = region && known.find((other) => other.region === region || sameRegion(other.region, region));
       keys[index] = like?.key ?? (region ? `${key} ${outlineKey(region, grained(parts[index] as Part))}` : key);
       if (region && !like) known.push({ region, key: keys[index] });
     }

@@ -1,7 +1,21 @@
 // µm. What a careful maker would notice about sticks, legs, slots and outlines.
 import { type Box, boxOf, type Contact, outlineOf, type Part, runOf } from '../assembly/index.ts';
 import { UM } from '../measure/index.ts';
-import { asRect, bounds, dot, grown, normalOf, type Point, type Rect, type Region, type Ring, ringArea, toSpace } from '../shape/index.ts';
+import {
+  asRect,
+  bounds,
+  dot,
+  grown,
+  normalOf,
+  type Point,
+  type Pose,
+  type Rect,
+  type Region,
+  type Ring,
+  ringArea,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 
@@ -23,18 +37,26 @@ const touching = ({ inspection }: Judged): ReadonlyMap<number, readonly Contact[
   return found;
 };
 
+/** From where to where a ring of a pose's plane reaches along a way. */
+const reachOf = ({ origin, u, v }: Pose, ring: Ring, along: Vec3): readonly [number, number] => {
+  const [at, across, up] = [dot(origin, along), dot(u, along), dot(v, along)];
+  let [low, high] = [Infinity, -Infinity];
+  for (const point of ring) {
+    const value = at + point[0] * across + point[1] * up;
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
+  return [low, high];
+};
+
 /** The longest stretch of a stick that nothing touches. */
 const longestFree = (contacts: readonly Contact[], part: Part): number => {
   const along = runOf(part);
-  const ends = [
-    ...part.region.outline.map((point) => dot(toSpace(part.pose, point), along)),
-    ...(part.upper ?? part.region).outline.map((point) => dot(toSpace(part.pose, point, part.thickness), along)),
-  ];
-  const [start, end] = [Math.min(...ends), Math.max(...ends)];
-  const held = contacts
-    .map((contact) => outlineOf(contact).map((point) => dot(point, along)))
-    .map((spans) => [Math.min(...spans), Math.max(...spans)] as const)
-    .sort((p, q) => p[0] - q[0]);
+  const through = dot(normalOf(part.pose), along) * part.thickness;
+  const under = reachOf(part.pose, part.region.outline, along);
+  const over = reachOf(part.pose, (part.upper ?? part.region).outline, along);
+  const [start, end] = [Math.min(under[0], over[0] + through), Math.max(under[1], over[1] + through)];
+  const held = contacts.map(({ plane, ring }) => reachOf(plane, ring, along)).sort((p, q) => p[0] - q[0]);
   let [reached, longest] = [start, 0];
   for (const [from, to] of held) {
     longest = Math.max(longest, from - reached);

@@ -32,6 +32,23 @@ const ringsOf = ({ outline, holes }: Region): readonly Ring[] => [
   ...holes.map((hole) => (doubleArea(hole) > 0 ? [...hole].reverse() : hole)),
 ];
 
+/** Whether a counter-clockwise ring that turns one way only has all points of another within it, to a micrometre. */
+const coversConvex = (ring: Ring, other: Ring): boolean => {
+  // Read by index: this is asked of every pair of curved faces.
+  const points = other.flat();
+  const count = ring.length;
+  for (let index = 0; index < count; index += 1) {
+    const [a, b, c] = [ring[index] as Point, ring[(index + 1) % count] as Point, ring[(index + 2) % count] as Point];
+    const [xa, ya] = [a[0], a[1]];
+    const dx = b[0] - xa;
+    const dy = b[1] - ya;
+    if (dx * (c[1] - b[1]) - dy * (c[0] - b[0]) < 0) return false;
+    const off = dy * xa - dx * ya + Math.sqrt(dx * dx + dy * dy);
+    for (let at = 0; at < points.length; at += 2) if (dx * (points[at + 1] as number) - dy * (points[at] as number) + off < 0) return false;
+  }
+  return true;
+};
+
 /** The rings that two regions share: outer rings counter-clockwise, holes clockwise. Upright rectangles are
  *  answered without clipping; whole micrometres in, whole micrometres out. Who knows the rectangles round them gives them. */
 export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline), boxB: Rect = bounds(b.outline)): readonly Ring[] => {
@@ -48,6 +65,8 @@ export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline
   if (aInB !== undefined) return aInB ? ringsOf(a) : [];
   const bInA = liesIn(boxB, a);
   if (bInA !== undefined) return bInA ? ringsOf(b) : [];
+  if (b.holes.length === 0 && coversConvex(b.outline, a.outline)) return ringsOf(a);
+  if (a.holes.length === 0 && coversConvex(a.outline, b.outline)) return ringsOf(b);
   const plain = rectB && !rectA ? openingsIn(a, boxB) : rectA && !rectB ? openingsIn(b, boxA) : undefined;
   if (plain) return plain;
   return intersect(toPaths(a), toPaths(b), FillRule.NonZero)

@@ -151,9 +151,50 @@ export const merged = (regions: readonly Region[]): readonly Region[] => {
   return together.length === 0 ? regions : [...alone, ...regionsFrom(union(pathsOf(together), FillRule.NonZero))];
 };
 
+/** A corner that an offset would carry further away than so many times the offset is cut off. */
+const MITER = 4;
+
+/** A ring whose every side is moved to its right by so much, each corner with it; undefined where a side would turn round or a corner would be carried
+ *  too far, for then corners must be taken apart. What the moved sides cross is left to the clipper. */
+const movedSides = (ring: Ring, by: number): Ring | undefined => {
+  const moved: Point[] = [];
+  const count = ring.length;
+  for (let index = 0; index < count; index += 1) {
+    const [a, b, c] = [ring[(index + count - 1) % count] as Point, ring[index] as Point, ring[(index + 1) % count] as Point];
+    const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+    const [u, v] = [Math.hypot(ux, uy), Math.hypot(vx, vy)];
+    // The two normals added, by one and the cosine between them: as far as the corner goes.
+    const one = 1 + (ux * vx + uy * vy) / (u * v);
+    if (!(one > 2 / MITER ** 2)) return undefined;
+    moved.push([Math.round(b[0] + (by * (uy / u + vy / v)) / one), Math.round(b[1] - (by * (ux / u + vx / v)) / one)]);
+  }
+  const turned = moved.some(([x, y], index) => {
+    const [next, from, to] = [moved[(index + 1) % count] as Point, ring[index] as Point, ring[(index + 1) % count] as Point];
+    return (next[0] - x) * (to[0] - from[0]) + (next[1] - y) * (to[1] - from[1]) <= 0;
+  });
+  return turned ? undefined : moved;
+};
+
 /** A region whose every side is moved outwards by so much, or inwards; corners stay corners. */
-export const grown = (region: Region, by: number): readonly Region[] =>
-  by === 0 ? [region] : regionsFrom(inflatePaths(toPaths(region), by, JoinType.Miter, EndType.Polygon, 4));
+export const grown = (region: Region, by: number): readonly Region[] => {
+  if (by === 0) return [region];
+  const paths = toPaths(region);
+  // The clipper takes every corner apart before it joins them again, which costs curves dearly.
+  const moved = paths.map((path) =>
+    movedSides(
+      path.map(({ x, y }): Point => [x, y]),
+      by,
+    ),
+  );
+  return moved.every((ring) => ring !== undefined)
+    ? regionsFrom(
+        union(
+          moved.map((ring) => ring.map(([x, y]) => ({ x, y, z: 0 }))),
+          FillRule.Positive,
+        ),
+      )
+    : regionsFrom(inflatePaths(paths, by, JoinType.Miter, EndType.Polygon, MITER));
+};
 
 /** The area of several regions that do not overlap, in µm². */
 export const areaOf = (regions: readonly Region[]): number =>

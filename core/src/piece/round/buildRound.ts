@@ -169,14 +169,15 @@ const merlons = (section: Section, was: Standing, making: Making, kind: RoundKin
   const long = 2 * Math.floor(far.length / section.count / 4);
   const from = far.length / 4 - long / 2;
   const outline: Ring = [...far.slice(from, from + long + 1), ...near.slice(from, from + long + 1).toReversed()];
+  const region = { outline, holes: [] };
+  const first = roundPart(making.axis, [was.y, was.y + sheet.one], girth(1), girth(1), kind, BOARD(sheet.board));
   const parts = Array.from({ length: section.count }, (_, number) => {
     const angle = (2 * Math.PI * Math.round((far.length * number) / section.count)) / far.length;
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     return Array.from({ length: layers }, (__, layer): Part => {
-      const level = [was.y + layer * sheet.one, was.y + (layer + 1) * sheet.one] as const;
-      const base = roundPart(making.axis, level, girth(1), girth(1), kind, BOARD(sheet.board));
-      const pose = { origin: base.pose.origin, u: [cos, 0, 0 - sin] as const, v: [0 - sin, 0, 0 - cos] as const };
-      return { ...base, id: `${kind.id}-${number}~${layer + 1}`, region: { outline, holes: [] }, centres: [], pose };
+      const [x, y, z] = first.pose.origin;
+      const pose = { origin: [x, y + layer * sheet.one, z] as const, u: [cos, 0, 0 - sin] as const, v: [0 - sin, 0, 0 - cos] as const };
+      return { ...first, id: `${kind.id}-${number}~${layer + 1}`, region, centres: [], pose };
     });
   }).flat();
   const y = was.y + layers * sheet.one;

@@ -56,7 +56,8 @@ const CRUMB = 1_000_000;
 /** An offset may part a layer; beyond so many bits it is no layer. */
 const MOST_BITS = 40;
 
-type Lying = { readonly regions: readonly Region[]; readonly from: number; readonly to: number };
+/** `full`: how far a layer without an opening stands out beyond the outline; what stands out no further lies on it all over. */
+type Lying = { readonly regions: readonly Region[]; readonly from: number; readonly to: number; readonly full: number };
 
 const poseAt = (lies: Stack['lies'], at: number): Pose =>
   lies === 'lies' ? { origin: [0, at, 0], u: [1, 0, 0], v: [0, 0, -1] } : { origin: [0, 0, at], u: [1, 0, 0], v: [0, 1, 0] };
@@ -78,11 +79,14 @@ export const buildStack = (piece: Stack, means: Means): Result<Built, PieceProbl
     const last = stacked.at(-1);
     const beside = layer.level === 'beside' && last !== undefined;
     const from = beside ? last.from : (last?.to ?? 0);
-    const below = stacked.filter(({ to }) => to === from).flatMap((each) => each.regions);
+    const under = stacked.filter(({ to }) => to === from);
+    const below = under.flatMap((each) => each.regions);
+    const by = doll(layer.out) - doll(layer.in);
+    const lies = regions.length > 0 && under.some(({ full }) => by <= full);
     const problem =
       lack(`${name} after its offset`, regions.length, 1) ??
       lack(`${name} in no more bits than this`, MOST_BITS, regions.length) ??
-      (from > 0
+      (from > 0 && !lies
         ? lack(
             `${name} on what is below it`,
             Math.min(...regions.map((region) => Math.round(Math.sqrt(areaOf(common(region, below)))))),
@@ -99,7 +103,7 @@ export const buildStack = (piece: Stack, means: Means): Result<Built, PieceProbl
       (beside && from === 0 ? lack(`${name} on something below it`, 0, 1) : undefined);
     if (problem) return err(problem);
     const to = from + layer.boards * one;
-    stacked.push({ regions, from, to: beside ? Math.max(to, last.to) : to });
+    stacked.push({ regions, from, to: beside ? Math.max(to, last.to) : to, full: layer.rim === 0 ? by : -Infinity });
     for (const [number, region] of regions.entries()) {
       for (let sheet = 0; sheet < layer.boards; sheet += 1) {
         const several = layer.boards > 1 ? `, layer ${sheet + 1}` : '';
