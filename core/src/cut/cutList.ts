@@ -60,14 +60,25 @@ const sizeOf = (part: Part, grained: boolean): Shape | undefined => {
 const numbersIn = (shape: Shape): readonly number[] =>
   'region' in shape ? [shape.region.outline, ...shape.region.holes].filter((ring) => !isCurve(ring)).flat(2) : [shape.width, shape.height];
 
-/** What is cut at a slant is alike when its angles and lengths are, to a tenth of a degree and a hundredth of a millimetre. */
-const slantKey = (part: Part): string =>
-  slantsOf(part)
-    .map(
-      ({ at, angle, long, short }) => `${at} ${Math.round((angle * 1800) / Math.PI)} ${Math.round(long / 10)} ${Math.round(short / 10)} `,
-    )
-    .sort()
-    .join('');
+/** Twentieths of a degree: `snapper` takes three of them for one, as a saw does. */
+const twentieths = (angle: number): number => Math.round((angle * 3600) / Math.PI);
+
+/** What is cut at a slant is alike when its angles are to a seventh of a degree, and its lengths to a hundredth of a millimetre.
+ *  Shape: slants of each part → a text for each. */
+const slantKeys = (slants: readonly (readonly Slant[])[]): readonly string[] => {
+  const [turn, reach] = [
+    snapper(slants.flatMap((each) => each.map(({ angle }) => twentieths(angle)))),
+    snapper(slants.flatMap((each) => each.flatMap(({ long, short }) => [Math.round(long / 5), Math.round(short / 5)]))),
+  ];
+  return slants.map((each) =>
+    each
+      .map(
+        ({ at, angle, long, short }) => `${at} ${turn(twentieths(angle))} ${reach(Math.round(long / 5))} ${reach(Math.round(short / 5))} `,
+      )
+      .sort()
+      .join(''),
+  );
+};
 
 /** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
@@ -88,20 +99,21 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     return { outline: each(outline), holes: holes.map(each) };
   };
   // What differs in stuff, size or area is told apart without a look at the outline; the full key is for those that remain together.
+  const slants = slantKeys(parts.map(slantsOf));
   const rough = new Map<string, number[]>();
   const snappedOf = new Map([...new Set(shapes)].map((shape) => [shape, 'region' in shape ? snapped(shape.region) : undefined]));
   const regions = shapes.map((shape) => snappedOf.get(shape));
   parts.forEach((part, index) => {
     // Sticks of one kind are alike when their lengths and cuts are; which way round they lie is seen when they are glued.
     if (part.stuff === 'stick') {
-      const key = `stick ${part.stock} ${snap(Math.round(part.length ?? 0))} ${slantKey(part)}`;
+      const key = `stick ${part.stock} ${snap(Math.round(part.length ?? 0))} ${slants[index]}`;
       rough.set(key, [...(rough.get(key) ?? []), index]);
       return;
     }
     const [shape, region] = [shapes[index] as Shape, regions[index]];
     const size =
       'region' in shape ? roughKey(region as Region, grained(part)) : sizeKey(snap(shape.width), snap(shape.height), grained(part));
-    const key = `${part.stuff} ${part.stock} ${cutThicknessOf(part)} ${slantKey(part)}${size}`;
+    const key = `${part.stuff} ${part.stock} ${cutThicknessOf(part)} ${slants[index]}${size}`;
     const members = rough.get(key);
     if (members) members.push(index);
     else rough.set(key, [index]);

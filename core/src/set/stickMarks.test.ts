@@ -87,6 +87,8 @@ describe('slanting cuts in words', () => {
 
   it('one end alone, and two that differ', () => {
     expect(slantWords([slant(45)], units)).toEqual([expect.stringMatching(/^end at 45°, 58/)]);
+    // What only rounding tells apart is one angle.
+    expect(slantWords([slant(4.24), slant(4.26)], units)).toEqual([expect.stringMatching(/^both ends at 4\.2°, 58/)]);
     expect(slantWords([slant(10), slant(20)], units)).toEqual([expect.stringMatching(/^ends at 10° and 20°, 58/)]);
   });
 

@@ -1,6 +1,18 @@
 // µm, doll size, y up. What two regions share, by clipping where nothing simpler answers. Apart from `plane.ts`, because the clipper is large.
 import { areaD, FillRule, intersect, type Paths64 } from 'clipper2-ts';
-import { asRect, bounds, doubleArea, liesIn, overlapOfRects, type Point, type Rect, type Region, type Ring, sameRegion } from './plane.ts';
+import {
+  asRect,
+  bounds,
+  doubleArea,
+  liesIn,
+  overlapOfRects,
+  type Point,
+  type Rect,
+  type Region,
+  type Ring,
+  sameRegion,
+  sameRing,
+} from './plane.ts';
 
 /** A region as the clipper takes it: outlines counter-clockwise, holes clockwise. */
 export const toPaths = (region: Region): Paths64 =>
@@ -60,6 +72,8 @@ export const intersection = (a: Region, b: Region, boxA: Rect = bounds(a.outline
   }
   // One disc on another of its size shares all of it.
   if (sameRegion(a, b)) return ringsOf(a);
+  if (a.holes.length === 0 && sameRing(a.outline, b.outline)) return ringsOf(b);
+  if (b.holes.length === 0 && sameRing(a.outline, b.outline)) return ringsOf(a);
   // What lies with all its box in the other is all of what the two share; what lies there in an opening shares nothing.
   const aInB = liesIn(boxA, b);
   if (aInB !== undefined) return aInB ? ringsOf(a) : [];

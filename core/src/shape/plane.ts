@@ -63,7 +63,7 @@ export const overlapOfRects = (a: Rect, b: Rect): Ring | undefined => {
   return x0 < x1 && y0 < y1 ? rectRing(x0, y0, x1, y1) : undefined;
 };
 
-const sameRing = (a: Ring, b: Ring): boolean =>
+export const sameRing = (a: Ring, b: Ring): boolean =>
   a.length === b.length && a.every(([x, y], index) => x === b[index]?.[0] && y === b[index]?.[1]);
 
 /** True when two regions have the very same corners in the same order. */
