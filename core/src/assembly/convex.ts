@@ -66,7 +66,7 @@ const waysOf = (ring: readonly Point[]): readonly Point[] => {
 };
 
 /** A convex ring and the one above it, where edges do not stand square: the ways of its faces and edges, each once. */
-const taper = (part: Part, low: Ring, high: Ring): Convex => {
+const taper = (part: Part, low: Ring, high: Ring, more: readonly Vec3[] = []): Convex => {
   const { pose, thickness } = part;
   const [under, over] = [low.map((point) => toSpace(pose, point)), high.map((point) => toSpace(pose, point, thickness))];
   const directions = once(() => {
@@ -79,6 +79,7 @@ const taper = (part: Part, low: Ring, high: Ring): Convex => {
       into.set(unit.map((value) => Math.round(value * 1e6)).join(' '), unit);
     };
     put(found.normals, normalOf(pose));
+    for (const normal of more) put(found.normals, normal);
     under.forEach((at, index) => {
       const next = (index + 1) % under.length;
       const [to, above, beyond] = [under[next] as Vec3, over[index] as Vec3, over[next] as Vec3];
@@ -126,15 +127,28 @@ const segmentsOf = ({ region }: Part): readonly (readonly number[])[] | undefine
   return undefined;
 };
 
+/** The ways in which the slanting sides of a part look. Its triangles are twisted where one corner slants and the next does not; the sides of the
+ *  whole tell them apart from what lies against them. */
+const slantNormals = ({ pose, thickness, region, upper }: Part): readonly Vec3[] =>
+  upper && region.outline.length <= 24
+    ? region.outline.map((from, index) => {
+        const to = region.outline[(index + 1) % region.outline.length] as Point;
+        const at = toSpace(pose, from);
+        return cross(minus(toSpace(pose, to), at), minus(toSpace(pose, upper.outline[index] as Point, thickness), at));
+      })
+    : [];
+
 const solidsOf = (part: Part): readonly Convex[] => {
   const { region, upper } = part;
   const whole = region.holes.length === 0 && isConvex(region.outline) && (!upper || isConvex(upper.outline));
-  const corners = whole ? [region.outline.map((_, index) => index)] : (segmentsOf(part) ?? cornersOfTriangles(region));
+  const segments = whole ? [region.outline.map((_, index) => index)] : segmentsOf(part);
+  const corners = segments ?? cornersOfTriangles(region);
+  const more = segments ? [] : slantNormals(part);
   const pointsOf = ({ outline, holes }: Region): Ring => [outline, ...holes].flat();
   const [low, high] = [pointsOf(region), pointsOf(upperOf(part))];
   return corners.map((each) => {
     const at = (points: Ring): Ring => each.map((corner) => points[corner] as Point);
-    return upper ? taper(part, at(low), at(high)) : prism(part, at(low));
+    return upper ? taper(part, at(low), at(high), more) : prism(part, at(low));
   });
 };
 

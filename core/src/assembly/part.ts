@@ -139,13 +139,17 @@ export const boxOf = (part: Part): Box => {
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
 };
 
-/** A part as it counts when only what is surely free may be called free: without its holes, and a curved outline as its box. */
+/** A part as it counts when only what is surely free may be called free: a curved outline as its box, and without curved holes. */
 export const plainly = (part: Part): Part => {
-  const { outline, holes } = part.region;
-  if (holes.length === 0 && outline.length <= 12) return part;
+  const isPlain = ({ outline, holes }: Region): boolean => outline.length <= 12 && holes.every((hole) => hole.length <= 12);
+  if (isPlain(part.region)) return part;
   const plain = (region: Region): Region => {
     const { x0, y0, x1, y1 } = bounds(region.outline);
-    return { outline: region.outline.length <= 12 ? region.outline : rectRing(x0, y0, x1, y1), holes: [] };
+    const curved = region.outline.length > 12;
+    return {
+      outline: curved ? rectRing(x0, y0, x1, y1) : region.outline,
+      holes: curved ? [] : region.holes.filter((hole) => hole.length <= 12),
+    };
   };
   return { ...part, region: plain(part.region), ...(part.upper && { upper: plain(part.upper) }) };
 };

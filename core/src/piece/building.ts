@@ -23,6 +23,10 @@ import { buildOpening } from './opening/buildOpening.ts';
 import { OPENING_FIELDS } from './opening/fields.ts';
 import type { Opening } from './opening/opening.ts';
 import { OPENING_PRESETS } from './opening/presets.ts';
+import { buildRoom } from './room/buildRoom.ts';
+import { ROOM_FIELDS } from './room/fields.ts';
+import { ROOM_PRESETS } from './room/presets.ts';
+import { mirroredRoom } from './room/room.ts';
 import { buildRound } from './round/buildRound.ts';
 import { ROUND_FIELDS } from './round/fields.ts';
 import { ROUND_PRESETS } from './round/presets.ts';
@@ -126,6 +130,7 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
     mirrored: (piece) => piece,
     sight: ({ form }) => (form === 'counter' || form === 'awning' ? 'side' : 'front'),
   },
+  room: { fields: ROOM_FIELDS, build: buildRoom, presets: ROOM_PRESETS, mirrored: mirroredRoom, sight: () => 'top' },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

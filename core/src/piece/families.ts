@@ -5,6 +5,7 @@ import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
 import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
+import { ROOM_ROLES, type Room, roomSchema } from './room/room.ts';
 import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
 import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
 import { SHOP_ROLES, type Shop, shopSchema } from './shop/shop.ts';
@@ -14,7 +15,7 @@ import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
 import { WALL_ROLES, type WallThing, wallSchema } from './wall/wallThing.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Free;
+export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Room | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -77,6 +78,12 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     schema: shopSchema as unknown as Family<Shop>['schema'],
     roles: SHOP_ROLES,
     partsAbout: ({ count }) => 12 + 3 * count,
+  },
+  room: {
+    schema: roomSchema as unknown as Family<Room>['schema'],
+    roles: ROOM_ROLES,
+    partsAbout: ({ walls, between, storeys, cells }) =>
+      storeys * (8 + 6 * cells + [...walls, ...between].reduce((sum, { openings }) => sum + 3 + 18 * openings.length, 0)),
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

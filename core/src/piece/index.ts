@@ -28,6 +28,21 @@ export { boardFor, layersFor, type Means, type Sheeting } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
+export { OPENING_WORDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
+export {
+  CORNERS,
+  type Corner,
+  MOST_CORNERS,
+  MOST_OPENINGS,
+  newOpening,
+  newWall,
+  OPENING_FORMS,
+  type OpeningForm,
+  type Room,
+  sideName,
+  type Wall,
+  type WallOpening,
+} from './room/room.ts';
 export { SECTION_FIELDS, SECTION_WORDS } from './round/fields.ts';
 export { MOST_SECTIONS, newSection, SECTIONS, type Section, type SectionKind, type Turned } from './round/turned.ts';
 export { outlineOfStack } from './stack/buildStack.ts';

@@ -1,7 +1,7 @@
 // An independent solid-geometry kernel (Manifold, a general-purpose library that knows nothing of boards) for the truth tests.
 import Module, { type ManifoldToplevel } from 'manifold-3d';
 import type { Part } from '../assembly/index.ts';
-import { cornersOfTriangles, normalOf, type Region, type Ring, signedArea, toSpace } from '../shape/index.ts';
+import { normalOf, type Region, type Ring, signedArea, toSpace } from '../shape/index.ts';
 
 /** The kernel, ready; call it once before the tests. */
 export const openKernel = async (): Promise<ManifoldToplevel> => {
@@ -17,7 +17,10 @@ const taperOf = (kernel: ManifoldToplevel, { region, upper, thickness, pose }: P
   const flat = ({ outline, holes }: Region): Ring => [outline, ...holes].flat();
   const [low, high] = [flat(region), flat(upper as Region)];
   const corners = [...low.map((point) => toSpace(pose, point)), ...high.map((point) => toSpace(pose, point, thickness))];
-  const caps = cornersOfTriangles(region);
+  // The kernel's own triangles: corners in one line leave none of them out.
+  const caps = kernel.triangulate(
+    [region.outline, ...region.holes].map((ring) => ring.map(([x, y]): [number, number] => [x / 1000, y / 1000])),
+  );
   let start = 0;
   const sides = [region.outline, ...region.holes].flatMap((ring, number) => {
     const from = start;

@@ -5,6 +5,7 @@ import { type Board, EDGED_STICKS, ROUND_STICKS, STICK_NAMES } from '../stock/in
 import {
   CELL_FIELDS,
   type Cell,
+  CORNERS,
   type Field,
   fieldsOf,
   fromPreset,
@@ -15,6 +16,9 @@ import {
   PRESETS,
   SECTION_FIELDS,
   valueAt,
+  WALL_FIELDS,
+  WALL_OPENING_FIELDS,
+  type Wall,
   withValueAt,
 } from './index.ts';
 
@@ -73,6 +77,11 @@ const changedCell = (cell: Cell, random: Random, behindDoor = false): Cell => {
   return now.kind === 'door' ? { ...now, behind: changedCell(now.behind, random, true) } : now;
 };
 
+const changedWall = (wall: Wall, random: Random): Wall => ({
+  ...changed(wall, WALL_FIELDS, random, 0.15),
+  openings: wall.openings.map((opening) => changed(opening, WALL_OPENING_FIELDS, random, 0.2)),
+});
+
 /** A preset, by its number, with a share of its decisions made anew. */
 export const randomPiece = (preset: number, seed: number): Piece => {
   const random = seededRandom(seed * 7919 + preset);
@@ -80,6 +89,13 @@ export const randomPiece = (preset: number, seed: number): Piece => {
   const now = changed(piece, fieldsOf(piece), random, 0.25);
   if (now.family === 'casework') return { ...now, front: changedCell(now.front, random) };
   if (now.family === 'round') return { ...now, sections: now.sections.map((section) => changed(section, SECTION_FIELDS, random, 0.3)) };
+  if (now.family === 'room')
+    return {
+      ...now,
+      walls: now.walls.map((wall) => changedWall(wall, random)),
+      between: now.between.map((wall) => changedWall(wall, random)),
+      corners: now.corners.map((corner) => (random() < 0.2 ? pick(random, CORNERS) : corner)),
+    };
   if (now.family === 'stack') return { ...now, layers: now.layers.map((layer) => changed(layer, LAYER_FIELDS, random, 0.2)) };
   return now;
 };

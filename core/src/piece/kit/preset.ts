@@ -16,6 +16,7 @@ export type Preset = {
     | 'walls'
     | 'openings'
     | 'shop'
+    | 'rooms'
     | 'panels';
   readonly piece: object;
 };

@@ -1,0 +1,370 @@
+// µm, doll size. Openings in walls: what is cut, and what is put in.
+import type { Motion, Part } from '../../assembly/index.ts';
+import { err, ok, type Result } from '../../kit/index.ts';
+import { dollUm } from '../../measure/index.ts';
+import { ellipseRing, grown, type Point, type Pose, type Region, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
+import { CLEAR_SHEET } from '../../stock/index.ts';
+import { lack, type PieceProblem } from '../kit/problem.ts';
+import { single } from '../kit/put.ts';
+import { share } from '../kit/share.ts';
+import { buildOpening } from '../opening/buildOpening.ts';
+import { type Opening, openingSchema } from '../opening/opening.ts';
+import { OPENING_WORDS } from './fields.ts';
+import { pointAt, type RoomPlan, type Side } from './plan.ts';
+import type { Wall, WallOpening } from './room.ts';
+import type { Cut } from './walls.ts';
+
+/** How far a clear sheet goes under what holds it, all round. Common practice, no source. */
+const MARGIN = 4_000;
+
+/** An opening as it lies in its wall: from its left end and up from its floor, and what its frame covers beside it. */
+export type Opened = {
+  readonly opening: WallOpening;
+  readonly id: string;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly border: number;
+};
+
+const FRAMED: ReadonlySet<WallOpening['form']> = new Set(['window', 'door', 'arch', 'round']);
+
+const standsLow = ({ form }: WallOpening): boolean => form === 'door';
+
+/** The openings of a wall as they are decided, those of a shop's front among them. `ends`: what stands in its corners. */
+export const openedIn = (
+  plan: RoomPlan,
+  wall: Wall,
+  id: string,
+  length: number,
+  clear: number,
+  ends: readonly [left: number, right: number],
+): Result<readonly Opened[], PieceProblem> => {
+  if (wall.kind === 'shop') return shopBays(plan, wall, id, length, clear);
+  const opened = wall.openings.map((opening, index): Opened => {
+    const { doll } = plan;
+    const play = opening.form === 'bought' ? 2 * opening.play : 0;
+    const y0 = standsLow(opening) ? 0 : doll(opening.up);
+    const width = doll(opening.width) + play;
+    const x0 = opening.end === 'left' ? doll(opening.from) : length - doll(opening.from) - width;
+    const height = (opening.form === 'round' ? doll(opening.width) : doll(opening.height)) + play;
+    return {
+      opening,
+      id: `${id}/${opening.form}-${index}`,
+      x0,
+      x1: x0 + width,
+      y0,
+      y1: y0 + height,
+      border: FRAMED.has(opening.form) ? doll(opening.border) : 0,
+    };
+  });
+  const beside = (a: Opened, b: Opened): number => Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1) - a.border - b.border;
+  const least = 500;
+  const problem = opened.reduce<PieceProblem | undefined>(
+    (found, each, index) =>
+      found ??
+      lack(`${OPENING_WORDS[each.opening.form]} from the wall’s end`, each.x0, each.border + Math.max(least, ends[0])) ??
+      lack(`${OPENING_WORDS[each.opening.form]} in the wall’s length`, length - each.x1, each.border + Math.max(least, ends[1])) ??
+      lack(`${OPENING_WORDS[each.opening.form]} under the wall’s upper edge`, clear - each.y1, each.border + least) ??
+      (each.y0 > 0 ? lack(`${OPENING_WORDS[each.opening.form]} above the floor`, each.y0, each.border + least) : undefined) ??
+      opened
+        .slice(0, index)
+        .reduce<PieceProblem | undefined>(
+          (clash, other) => clash ?? lack('openings beside each other', beside(each, other) + least, least),
+          undefined,
+        ),
+    undefined,
+  );
+  return problem ? err(problem) : ok(opened);
+};
+
+/** Bays of a shop's front: even between pillars, the outer of which stand at the ends. */
+const shopBays = (plan: RoomPlan, wall: Wall, id: string, length: number, clear: number): Result<readonly Opened[], PieceProblem> => {
+  const { doll } = plan;
+  const [pillar, riser, lintel] = [doll(wall.pillar), doll(wall.riser), doll(wall.lintel)];
+  const widths = share(
+    length - 2 * pillar,
+    Array.from({ length: wall.bays }, () => ({ share: 1 })),
+    pillar,
+  );
+  const problem =
+    lack('bays between the pillars', widths.ok ? Math.min(...widths.value) : 0, 2 * MARGIN) ??
+    lack('bays between what is closed below and above', clear - riser - lintel, 2 * MARGIN) ??
+    lack('pillars wide enough for two clear sheets beside each other', pillar, 2 * MARGIN + 500) ??
+    lack('what is closed above the bays', lintel, MARGIN + 500) ??
+    (riser > 0 ? lack('what is closed below the bays', riser, MARGIN + 500) : undefined);
+  if (problem || !widths.ok) return err(problem ?? { code: 'too-small', direction: 'width', available: 0, needed: 1 });
+  let x = pillar;
+  return ok(
+    widths.value.map((width, index): Opened => {
+      const x0 = x;
+      x += width + pillar;
+      const opening = { form: 'plain', glazed: true } as WallOpening;
+      return { opening, id: `${id}/bay-${index}`, x0, x1: x0 + width, y0: riser, y1: clear - lintel, border: 0 };
+    }),
+  );
+};
+
+const lampAt = (fromLeft: boolean, length: number, along: number): number => (fromLeft ? along : length - along);
+
+/** The middles of a wall's lamps along it and up, and how thick each is. */
+export const lampsIn = (
+  { doll }: RoomPlan,
+  { lights }: Wall,
+  length: number,
+): readonly { readonly at: Point; readonly across: number }[] =>
+  lights
+    ? Array.from({ length: lights.count }, (_, index) => ({
+        at: [lampAt(lights.end === 'left', length, doll(lights.from) + index * doll(lights.apart)), doll(lights.up)] as const,
+        across: lights.across,
+      }))
+    : [];
+
+/** What a hole for a lamp must be away from every other edge. */
+const BESIDE = 1_000;
+
+/** Lamps that do not go where they are meant to. */
+export const lampProblem = (
+  plan: RoomPlan,
+  wall: Wall,
+  opened: readonly Opened[],
+  length: number,
+  clear: number,
+): PieceProblem | undefined => {
+  const lamps = [...lampsIn(plan, wall, length)].sort((a, b) => a.at[0] - b.at[0]);
+  const [first, next] = lamps;
+  if (!first) return undefined;
+  const half = Math.ceil(first.across / 2) + BESIDE;
+  const clash = opened.some(({ x0, x1, y0, y1, border }) =>
+    lamps.some(({ at: [x, y] }) => x > x0 - border - half && x < x1 + border + half && y > y0 - border - half && y < y1 + border + half),
+  );
+  return (
+    (next ? lack('lamps beside each other', next.at[0] - first.at[0], 2 * half) : undefined) ??
+    lack('the lamps from the wall’s left end', first.at[0], half) ??
+    lack('the lamps in the wall’s length', length - (lamps.at(-1)?.at[0] ?? 0), half) ??
+    lack('the lamps above the floor', first.at[1], half) ??
+    lack('the lamps under the wall’s upper edge', clear - first.at[1], half) ??
+    (clash ? lack('lamps beside the openings', 0, 1) : undefined)
+  );
+};
+
+/** The outline of an opening along its wall and up, counter-clockwise. */
+export const ringOf = ({ opening, x0, x1, y0, y1 }: Opened): Ring => {
+  if (opening.form === 'round') {
+    const radius = (x1 - x0) / 2;
+    return ellipseRing(Math.round(x0 + radius), Math.round(y0 + radius), Math.round(radius)).map(([x, y]): Point => [x, y]);
+  }
+  if (opening.form !== 'arch') return rectRing(x0, y0, x1, y1);
+  const radius = Math.min((x1 - x0) / 2, y1 - y0);
+  const middle = (x0 + x1) / 2;
+  const spring = y1 - radius;
+  const upper = ellipseRing(0, 0, (x1 - x0) / 2, radius).filter(([, y]) => y >= 0);
+  const arch = upper.map(([x, y]): Point => [Math.min(x1, Math.max(x0, Math.round(middle + x))), Math.min(y1, Math.round(spring + y))]);
+  const ends =
+    spring > y0
+      ? ([
+          [x0, y0],
+          [x1, y0],
+        ] as const)
+      : ([] as const);
+  return [...ends, ...arch];
+};
+
+/** What is cut from a wall for its openings and lamps; `floor` is how far up the floor lies in it. */
+export const cutsFor = (plan: RoomPlan, wall: Wall, opened: readonly Opened[], length: number, floor: number): readonly Cut[] => {
+  const up = (ring: Ring): Ring => ring.map(([x, y]): Point => [x, y + floor]);
+  const holes = lampsIn(plan, wall, length).map(
+    ({ at: [x, y], across }): Cut => ({ ring: up(ellipseRing(x, y, Math.round(across / 2))), low: false }),
+  );
+  return [...opened.map((each): Cut => ({ ring: up(ringOf(each)), low: each.y0 === 0 && floor === 0 })), ...holes];
+};
+
+/** Where something that was built to stand before the viewer stands on a side: its x runs along the side, its z into the room. */
+const turnedTo = (side: Side, along: number, up: number, into: number): ((pose: Pose) => Pose) => {
+  const [x, z] = pointAt(side, along, into);
+  const turn = (vector: Vec3): Vec3 => [
+    vector[0] * side.way[0] + vector[2] * side.inward[0] + 0,
+    vector[1],
+    vector[0] * side.way[1] + vector[2] * side.inward[1] + 0,
+  ];
+  return ({ origin, u, v }) => {
+    const [ox, oy, oz] = turn(origin);
+    return { origin: [x + ox, up + oy, z + oz], u: turn(u), v: turn(v) };
+  };
+};
+
+export type PutIn = {
+  readonly parts: readonly Part[];
+  readonly motions: readonly Motion[] /** Corners that it reaches to in space. */;
+  readonly reach: readonly Vec3[];
+};
+
+const NOTHING: PutIn = { parts: [], motions: [], reach: [] };
+
+/** The unit of a window or door, by the piece that makes one. */
+const unitIn = (plan: RoomPlan, side: Side, opened: Opened, floor: number, out: number, thickness: number): Result<PutIn, PieceProblem> => {
+  const { opening, id } = opened;
+  const { boards } = plan.room;
+  const form = opening.form as 'window' | 'door';
+  const decided = openingSchema.parse({ family: 'opening', form, name: form });
+  const piece = {
+    ...decided,
+    id,
+    mark: 1,
+    boards: { frame: boards.trim ?? boards.wall, leaf: boards.wall, bar: boards.trim ?? boards.wall },
+    thick: { frame: null, leaf: null, bar: null },
+    wall: dollUm(thickness),
+    width: { doll: dollUm(opened.x1 - opened.x0) },
+    height: { doll: dollUm(opened.y1 - opened.y0) },
+    border: { doll: dollUm(opened.border) },
+    corners: opening.corners,
+    hinge: opening.hinge,
+    panelsAcross: opening.panelsAcross,
+    panelsUp: opening.panelsUp,
+    barsUpright: opening.barsUpright,
+    barsLying: opening.barsLying,
+    sill: opening.sill,
+  } as Opening;
+  const built = buildOpening(piece, plan.means);
+  if (!built.ok) return built;
+  const { parts, motions, outside } = built.value.assembly;
+  const frame = single(plan.sheets.trim).one;
+  const behind = frame + (form === 'window' ? CLEAR_SHEET.thickness : 0);
+  const low = form === 'window' ? opened.y0 - opened.border : 0;
+  const place = turnedTo(side, opened.x0 - opened.border, floor + low, -out - behind);
+  const pointOf = (at: Vec3): Vec3 => place({ origin: at, u: [1, 0, 0], v: [0, 1, 0] }).origin;
+  const wayOf = (way: Vec3): Vec3 => place({ origin: [0, 0, 0], u: way, v: way }).u;
+  const [x, y, z] = outside.max;
+  return ok({
+    parts: parts.map((part) => ({ ...part, pose: place(part.pose) })),
+    motions: motions.map(
+      (motion): Motion =>
+        motion.kind === 'swing'
+          ? { ...motion, at: pointOf(motion.at), along: wayOf(motion.along) }
+          : { ...motion, along: wayOf(motion.along) },
+    ),
+    reach: [0, x].flatMap((a) => [0, y].flatMap((b) => [0, z].map((c) => pointOf([a, b, c])))),
+  });
+};
+
+const lyingOn = (
+  side: Side,
+  region: Region,
+  up: number,
+  into: number,
+  thickness: number,
+  made: Omit<Part, 'region' | 'pose' | 'thickness' | 'grain' | 'held' | 'length' | 'centres'>,
+): Part => {
+  const [x, z] = pointAt(side, 0, into);
+  return {
+    ...made,
+    region,
+    thickness,
+    pose: { origin: [x, up, z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] },
+    grain: 'any',
+    held: 'glue',
+    length: null,
+    centres: [],
+  };
+};
+
+/** What lies round an opening of any outline on both faces of its wall: strips cut in one, and a clear sheet under the outer ones. */
+const framesRound = (
+  plan: RoomPlan,
+  side: Side,
+  opened: Opened,
+  floor: number,
+  out: number,
+  thickness: number,
+): Result<PutIn, PieceProblem> => {
+  const { opening, id, border } = opened;
+  const ring = ringOf(opened);
+  const sheet = single(plan.sheets.trim);
+  const around = border > 0 ? outerOf(ring, border, opened.y0) : undefined;
+  const glazed = opening.form === 'round' || opening.form === 'plain' ? opening.glazed : false;
+  const pane = glazed ? CLEAR_SHEET.thickness : 0;
+  if (glazed && around) {
+    const problem = lack('the clear sheet under its frame', border, MARGIN + 500);
+    if (problem) return err(problem);
+  }
+  const frame = (name: string, into: number): readonly Part[] =>
+    around
+      ? [
+          lyingOn(side, around, floor, into, sheet.one, {
+            id: `${id}/${name}`,
+            role: 'border',
+            name: 'frame',
+            stuff: 'board',
+            stock: sheet.board,
+          }),
+        ]
+      : [];
+  const clear: readonly Part[] = glazed
+    ? [
+        lyingOn(
+          side,
+          { outline: (grown({ outline: ring, holes: [] }, MARGIN)[0] as Region).outline, holes: [] },
+          floor,
+          -out - pane,
+          pane,
+          {
+            id: `${id}/glass`,
+            role: 'glass',
+            name: 'clear sheet',
+            stuff: 'clear',
+            stock: CLEAR_SHEET.name,
+          },
+        ),
+      ]
+    : [];
+  const behind = out + pane + (around ? sheet.one : 0);
+  const wide = around ? around.outline : clear[0] ? clear[0].region.outline : [];
+  const [xs, ys] = [wide.map(([x]) => x), wide.map(([, y]) => y + floor)];
+  const spans = wide.length > 0 ? [Math.min(...xs), Math.max(...xs)] : [];
+  const reach = spans.flatMap((along) =>
+    [Math.min(...ys), Math.max(...ys)].flatMap((y) =>
+      [-behind, thickness - out + (around ? sheet.one : 0)].map((into): Vec3 => {
+        const [x, z] = pointAt(side, along, into);
+        return [x, y, z];
+      }),
+    ),
+  );
+  return ok({ parts: [...clear, ...frame('outer-frame', -behind), ...frame('inner-frame', thickness - out)], motions: [], reach });
+};
+
+/** A frame of even width round an outline; one that stands on the floor is open below. */
+const outerOf = (ring: Ring, border: number, y0: number): Region => {
+  const [grownBy] = grown({ outline: ring, holes: [] }, border) as [Region];
+  if (y0 > 0) return { outline: grownBy.outline, holes: [ring.toReversed()] };
+  const above = (points: Ring): Ring => points.filter(([, y]) => y > 0);
+  const [outside, inside] = [above(grownBy.outline), above(ring)];
+  const [left, right] = [Math.min(...ring.map(([x]) => x)), Math.max(...ring.map(([x]) => x))];
+  const kept = outside.map(([x, y]): Point => [Math.min(right + border, Math.max(left - border, x)), y]);
+  const rightFirst = (points: Ring): Ring => {
+    // Begun at the lowest one on the right, run counter-clockwise over the top to the left.
+    const start = points.reduce((best, point, index) => {
+      const [x, y] = points[best] as Point;
+      return point[0] > x || (point[0] === x && point[1] < y) ? index : best;
+    }, 0);
+    return [...points.slice(start), ...points.slice(0, start)];
+  };
+  return {
+    outline: [[right, 0], [right + border, 0], ...rightFirst(kept), [left - border, 0], [left, 0], ...rightFirst(inside).toReversed()],
+    holes: [],
+  };
+};
+
+/** What is put into one opening. `out`: how far behind the side's line the wall's outer face lies; `thickness`: from there to its inner face. */
+export const putInto = (
+  plan: RoomPlan,
+  side: Side,
+  opened: Opened,
+  floor: number,
+  out: number,
+  thickness: number,
+): Result<PutIn, PieceProblem> => {
+  const { form } = opened.opening;
+  if (form === 'window' || form === 'door') return unitIn(plan, side, opened, floor, out, thickness);
+  return form === 'bought' ? ok(NOTHING) : framesRound(plan, side, opened, floor, out, thickness);
+};

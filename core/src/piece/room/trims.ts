@@ -1,0 +1,171 @@
+// µm, doll size. Strips that run round a room on its walls: skirting, rails, cornices, strips in the corners.
+import type { Part } from '../../assembly/index.ts';
+import type { Region } from '../../shape/index.ts';
+import type { Sheeting } from '../kit/means.ts';
+import { type At, cornerOut, movedOut, pointAt, type Side, sidesOf, turnOf } from './plan.ts';
+
+/** A wall as it is seen from inside one room: what is in it, by where it lies along its clear side. */
+export type Seen = {
+  readonly id: string;
+  readonly walled: boolean;
+  /** How far in front of the clear side its face stands: a second wall. */
+  readonly face: number;
+  readonly opened: readonly {
+    readonly x0: number;
+    readonly x1: number;
+    readonly y0: number;
+    readonly y1: number;
+    readonly border: number;
+  }[];
+};
+
+export type TrimKind = { readonly what: string; readonly name: string; readonly y0: number; readonly y1: number };
+
+type Stretch = readonly [number, number];
+
+/** A stretch less others. */
+const lessStretches = (whole: Stretch, others: readonly Stretch[]): readonly Stretch[] =>
+  [...others]
+    .sort((a, b) => a[0] - b[0])
+    .reduce<readonly Stretch[]>(
+      (left, [from, to]) => {
+        const [start, end] = left.at(-1) ?? [0, 0];
+        if (left.length === 0 || to <= start || from >= end) return left;
+        return [...left.slice(0, -1), ...(from > start ? [[start, from] as const] : []), ...(to < end ? [[to, end] as const] : [])];
+      },
+      [whole],
+    );
+
+/** Shorter than this no strip is cut. */
+const LEAST = 1_000;
+
+const strip = (
+  side: Side,
+  [from, to]: Stretch,
+  [ends, endsTo]: Stretch,
+  y: readonly [number, number],
+  sheet: Sheeting,
+  id: string,
+  name: string,
+): Part => {
+  const face = (a: number, b: number): Region => ({
+    outline: [
+      [a, 0],
+      [b, 0],
+      [b, y[1] - y[0]],
+      [a, y[1] - y[0]],
+    ],
+    holes: [],
+  });
+  const [x, z] = pointAt(side, 0);
+  const mitred = ends !== from || endsTo !== to;
+  return {
+    id,
+    role: 'border',
+    name,
+    stuff: 'board',
+    stock: sheet.board,
+    thickness: sheet.one,
+    region: face(from, to),
+    ...(mitred ? { upper: face(ends, endsTo) } : {}),
+    pose: { origin: [x, y[0], z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] },
+    grain: 'x',
+    held: 'glue',
+    length: null,
+    centres: [],
+  };
+};
+
+/** How far a strip's hidden and shown faces stop before a corner; what runs on past it is negative. */
+const stopAt = (
+  [before, after]: readonly [Side, Side],
+  walled: boolean,
+  mine: 'before' | 'after',
+  thick: number,
+  inset: number,
+  corners: 'mitred' | 'butted',
+): readonly [hidden: number, shown: number] => {
+  if (inset > 0) return [inset, inset];
+  const { sin, cos } = turnOf(before, after);
+  if (!walled || Math.abs(sin) < 1e-9) return [0, 0];
+  if (corners === 'mitred' || Math.abs(cos) > 1e-9) {
+    const [x, z] = cornerOut(before, after, -thick, -thick);
+    const [px, pz] = after.from;
+    const way = mine === 'before' ? before.way : after.way;
+    const along = (x - px) * way[0] + (z - pz) * way[1];
+    return [0, Math.round(mine === 'before' ? -along : along)];
+  }
+  const by = mine === 'after' ? (sin > 0 ? thick : 0) : sin > 0 ? 0 : -thick;
+  return [by, by];
+};
+
+export type TrimWish = {
+  readonly kinds: readonly TrimKind[];
+  /** How wide the strips in the corners are, and between which heights they stand. */
+  readonly corner: number;
+  readonly cornerFrom: number;
+  readonly cornerTo: number;
+  readonly corners: 'mitred' | 'butted';
+};
+
+/** The strips of one room.
+ *  Shape: clear ring, what is on each side, wishes → parts. Strips stop at what is framed in their way, and at corners as they are joined. */
+export const trimsOf = (
+  ring: readonly At[],
+  seen: readonly Seen[],
+  floor: number,
+  wish: TrimWish,
+  sheet: Sheeting,
+  id: string,
+): readonly Part[] => {
+  const t = sheet.one;
+  const base = sidesOf(ring);
+  const sides = sidesOf(
+    movedOut(
+      ring,
+      seen.map(({ face }) => -face),
+    ),
+  );
+  const count = sides.length;
+  return sides.flatMap((side, index): readonly Part[] => {
+    const [before, after] = [(index + count - 1) % count, (index + 1) % count];
+    const here = seen[index] as Seen;
+    if (!here.walled) return [];
+    const clear = base[index] as Side;
+    const shift = Math.round((side.from[0] - clear.from[0]) * clear.way[0] + (side.from[1] - clear.from[1]) * clear.way[1]);
+    const length = Math.round(side.length);
+    const corner = (which: number): boolean => {
+      const [one, other] = which === before ? [sides[before] as Side, side] : [side, sides[after] as Side];
+      return wish.corner > 0 && (seen[which] as Seen).walled && turnOf(one, other).sin > 1e-9;
+    };
+    const insets = [corner(before) ? wish.corner : 0, corner(after) ? wish.corner : 0] as const;
+    const lying = wish.kinds.flatMap(({ what, name, y0, y1 }) => {
+      // Skirting runs under the corner strips, a cornice over them.
+      const meets = y0 < wish.cornerTo && y1 > wish.cornerFrom;
+      const start = stopAt([sides[before] as Side, side], (seen[before] as Seen).walled, 'after', t, meets ? insets[0] : 0, wish.corners);
+      const end = stopAt([side, sides[after] as Side], (seen[after] as Seen).walled, 'before', t, meets ? insets[1] : 0, wish.corners);
+      const [hidden, shown]: readonly [Stretch, Stretch] = [
+        [start[0], length - end[0]],
+        [start[1], length - end[1]],
+      ];
+      const inTheWay = here.opened
+        .filter((each) => each.y0 - each.border < y1 && each.y1 + each.border > y0)
+        .map((each): Stretch => [each.x0 - each.border - shift, each.x1 + each.border - shift]);
+      return lessStretches(hidden, inTheWay)
+        .filter(([from, to]) => to - from >= LEAST)
+        .map((stretch, number) => {
+          const front: Stretch = [stretch[0] === hidden[0] ? shown[0] : stretch[0], stretch[1] === hidden[1] ? shown[1] : stretch[1]];
+          return strip(side, stretch, front, [floor + y0, floor + y1], sheet, `${id}/${what}-${here.id}-${number}`, name);
+        });
+    });
+    const standing = insets.flatMap((wide, end): readonly Part[] => {
+      if (wide === 0) return [];
+      // The one on the left of its corner runs into it, the other stands against that.
+      const stretch: Stretch = end === 1 ? [length - wide, length] : [t, wide];
+      if (stretch[1] - stretch[0] < LEAST / 2) return [];
+      const y = [floor + wish.cornerFrom, floor + wish.cornerTo] as const;
+      return [strip(side, stretch, stretch, y, sheet, `${id}/corner-${here.id}-${end}`, 'corner strip')];
+    });
+    return [...lying, ...standing];
+  });
+};
