@@ -1,9 +1,12 @@
 // µm, doll size. Parts that are larger than every sheet are joined of several: where the joints run, and what holds them from behind.
+import { evenly } from '../kit/index.ts';
 import {
   add,
   bounds,
   dot,
   intersection,
+  isInRing,
+  less,
   normalOf,
   type Point,
   type Rect,
@@ -144,11 +147,24 @@ const largest = (part: Part, fits: FitsBoard, box: Rect, axis: 0 | 1): number =>
   return least;
 };
 
-/** What of a region lies in a rectangle, when that is one figure. */
-const within = (region: Region, box: Rect): Region | undefined => {
+/** What of a region lies in a rectangle: one figure, or several beside an opening. */
+const within = (region: Region, box: Rect): readonly Region[] => {
   const rings = intersection(region, { outline: rectRing(box.x0, box.y0, box.x1, box.y1), holes: [] });
   const outer = rings.filter((ring) => signedArea(ring) > 0);
-  return outer.length === 1 ? { outline: outer[0] as Region['outline'], holes: rings.filter((ring) => signedArea(ring) < 0) } : undefined;
+  const holes = rings.filter((ring) => signedArea(ring) < 0);
+  return outer.map((outline) => ({
+    outline,
+    holes: outer.length === 1 ? holes : holes.filter((hole) => isInRing(outline, ...(hole[0] as Point))),
+  }));
+};
+
+/** The boxes of a region's openings, and of what is cut from its edges. */
+const openingsOf = (region: Region): readonly Rect[] => {
+  const { outline, holes } = region;
+  if (outline.length <= 4) return holes.map(bounds);
+  const { x0, y0, x1, y1 } = bounds(outline);
+  const notches = less({ outline: rectRing(x0, y0, x1, y1), holes: [] }, [{ outline, holes: [] }]);
+  return [...holes.map(bounds), ...notches.map((notch) => bounds(notch.outline))];
 };
 
 const asPiece = (part: Part, region: Region, number: number): Part => {
@@ -170,6 +186,7 @@ const stripsOn = (
   parts: readonly Part[],
   contacts: readonly Contact[],
   made: readonly Part[],
+  fits: FitsBoard,
 ): readonly Part[] => {
   const index = parts.indexOf(part);
   const half = (STRIP * part.thickness) / 2;
@@ -185,7 +202,7 @@ const stripsOn = (
     .filter(({ pose }) => pose.origin.every((value, axis) => value === origin[axis]))
     .map(({ region }) => bounds(region.outline));
   let free: readonly (readonly [from: number, to: number])[] = [[joint.from, joint.to]];
-  for (const box of [...standing, ...lying]) {
+  for (const box of [...standing, ...lying, ...openingsOf(part.region)]) {
     const [low, high] = side(box, joint.axis);
     if (low >= across[1] || high <= across[0]) continue;
     const [from, to] = side(box, joint.axis === 0 ? 1 : 0);
@@ -194,7 +211,14 @@ const stripsOn = (
     );
   }
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
-  return free
+  // A strip that is longer than every sheet is cut into equal ones.
+  const wide = 2 * half;
+  const bits = free.flatMap(([from, to]) => {
+    let count = 1;
+    while (count < 40 && !fits({ ...part, grain: 'any' }, wide, Math.ceil((to - from) / count))) count += 1;
+    return evenly(from, to, count);
+  });
+  return bits
     .filter(([from, to]) => to - from >= STRIP * part.thickness)
     .map(([from, to], number): Part => {
       const outline =
@@ -229,15 +253,17 @@ const stripsFor = (
   { parts, clear }: Assembly,
   contacts: readonly Contact[],
   made: readonly Part[],
+  fits: FitsBoard,
 ): readonly Part[] => {
-  const [front, back] = (['front', 'back'] as const).map((face) => stripsOn(part, joint, face, parts, contacts, made)) as [
+  const [front, back] = (['front', 'back'] as const).map((face) => stripsOn(part, joint, face, parts, contacts, made, fits)) as [
     readonly Part[],
     readonly Part[],
   ];
   const middle = [0, 1, 2].map((axis) => ((clear.min[axis] as number) + (clear.max[axis] as number)) / 2) as unknown as Vec3;
   const looksIn = dot(normalOf(part.pose), add(middle, scaled(toSpace(part.pose, [0, 0]), -1))) > 0;
   const [one, other] = looksIn ? [back, front] : [front, back];
-  return lengthOf(other) > lengthOf(one) ? other : one;
+  // Crossing strips of one face cost each other a little: that alone is no reason to lie in the room.
+  return lengthOf(other) > 1.25 * lengthOf(one) ? other : one;
 };
 
 /** Joins parts of board that are larger than every sheet of several, with strips behind the joints.
@@ -261,16 +287,16 @@ export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembl
     const beside = contacts.flatMap(({ a, b, faceA, faceB }) =>
       (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge' ? (jointsOf.get(a === index ? b : a) ?? []) : [],
     );
-    const holes = part.region.holes.map(bounds);
+    const holes = openingsOf(part.region);
     const plan = planOf(bounds(part.region.outline), part, fits, linesOn(assembly.parts, index, contacts), holes, beside);
-    const regions = plan?.pieces.map((box) => within(part.region, box));
-    if (!plan || !regions || regions.some((region) => region === undefined)) continue;
+    if (!plan) continue;
+    const regions = plan.pieces.flatMap((box) => within(part.region, box));
     jointsOf.set(index, plan.joints);
-    const pieces = regions.map((region, number) => asPiece(part, region as Region, number + 1));
+    const pieces = regions.map((region, number) => asPiece(part, region, number + 1));
     // What stands on a joint holds it, and so does a layer glued over it.
     const layered = contacts.some(({ a, b, faceA, faceB }) => (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge');
     const strips: Part[] = [];
-    if (!layered) for (const joint of plan.joints) strips.push(...stripsFor(part, joint, assembly, contacts, [...made, ...strips]));
+    if (!layered) for (const joint of plan.joints) strips.push(...stripsFor(part, joint, assembly, contacts, [...made, ...strips], fits));
     made.push(...strips);
     instead.set(index, [...pieces, ...strips]);
     joined.push({

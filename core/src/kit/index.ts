@@ -1,4 +1,5 @@
 export { assertNever } from './assertNever.ts';
+export { evenly } from './evenly.ts';
 export { seededRandom } from './random.ts';
 export { err, ok, type Result } from './result.ts';
 export { textField } from './textField.ts';

@@ -30,7 +30,9 @@ describe('every preset from sheets that are too small for it', () => {
         const made = derived.pieces[0]?.made;
         if (!made) throw new Error('not made');
         const { inspection, assembly } = made;
-        expect(inspection).toMatchObject({ interference: [], closes: true, clearIsFree: true, loose: [], stopped: [] });
+        expect(inspection).toMatchObject({ interference: [], closes: true, clearIsFree: true, loose: [] });
+        // A strip has to be on one face or the other; where both look into a room it may stop a door, and is named for it.
+        expect(inspection.stopped.filter(({ by }) => !/ strip \d/.test(by))).toEqual([]);
         expect(orderOfPiece(made).stuck).toEqual([]);
         expect(new Set(assembly.parts.map(({ id }) => id)).size).toBe(assembly.parts.length);
         joined += made.joined.length;

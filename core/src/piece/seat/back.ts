@@ -1,11 +1,12 @@
 // µm, doll size. Backs that lean, and the padding on seat and back.
 import type { Part } from '../../assembly/index.ts';
+import { evenly } from '../../kit/index.ts';
 import { ellipseRing, type Vec3 } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
 import { evenSlats } from '../kit/evenSlats.ts';
 import { leaningBoard, leaningDepth, stickBetween } from '../kit/leaning.ts';
 import { sectionOf } from '../kit/panels.ts';
-import { evenly, padIn } from '../kit/parts.ts';
+import { padIn } from '../kit/parts.ts';
 import { idIn, type Plan } from './plan.ts';
 
 /** How far forwards of the leaning plane's foot the back reaches at the seat, and the stretch across in which it is padded. */

@@ -1,10 +1,9 @@
 // µm, doll size. Fronts of shops: bays of display windows, awnings.
 import type { Part } from '../../assembly/index.ts';
-import { err, ok } from '../../kit/index.ts';
+import { err, evenly, ok } from '../../kit/index.ts';
 import { chordsOf, type Point, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import { leaningBoard, leaningDepth } from '../kit/leaning.ts';
 import { panel, type Space } from '../kit/panels.ts';
-import { evenly } from '../kit/parts.ts';
 import { lack } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
 import { type Drawn, type Plan, paneOf } from './plan.ts';
