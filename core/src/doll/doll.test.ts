@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { dollUm, realUm, timesSmaller, UM } from '../measure/index.ts';
 import { bounds } from '../shape/index.ts';
-import { BODY, type Doll, figureOutline, nearestRatio, scaleOf } from './index.ts';
+import { BODY, type Doll, dollSchema, figureOutline, nearestRatio, scaleOf } from './index.ts';
 
 const doll = (over: Partial<Doll> = {}): Doll => ({
+  ...dollSchema.parse({}),
   name: 'Pim',
   height: dollUm(29 * UM.cm),
   standsFor: 'woman',

@@ -12,6 +12,7 @@ import {
   UM,
   USUAL_RATIOS,
 } from '../measure/index.ts';
+import { BODY_MEASURES, type BodyMeasure } from './measures.ts';
 
 /** Who lives in a set: the doll's own height, whom she stands for, and which of the two ways the scale is taken. */
 export type Doll = {
@@ -21,7 +22,18 @@ export type Doll = {
   readonly stature: RealUm;
   /** By the doll's height and the stature, or a usual ratio such as 6 for 1:6. */
   readonly scale: { readonly by: 'stature' } | { readonly by: 'ratio'; readonly ratio: number };
+  /** What bends. */
+  readonly bends: { readonly knees: boolean; readonly hips: boolean; readonly elbows: boolean };
+  /** Whether she stands by herself, or is held by a stand or by what she leans on. */
+  readonly stands: (typeof STANDS)[number];
+  /** What the maker measured on her; the rest follows from her height. */
+  readonly measures: Readonly<Partial<Record<BodyMeasure, DollUm>>>;
 };
+
+export const STANDS = ['alone', 'leaning', 'stand'] as const;
+
+/** Another doll of the set: she uses every piece, or those that are named. */
+export type Companion = Doll & { readonly id: string; readonly uses: 'all' | readonly string[] };
 
 /** People a doll may stand for. Adults: NHANES means; children: medians of the CDC 2000 growth charts; all recalled from
  *  memory, rounded to the centimetre. */
@@ -36,7 +48,10 @@ export const STATURES: readonly { readonly name: string; readonly stature: RealU
   { name: 'child of 2', stature: realUm(87 * UM.cm) },
 ];
 
-export const dollSchema: z.ZodType<Doll> = z.strictObject({
+const measure = dollField({ min: UM.mm, max: 1.5 * UM.m });
+const yes = z.boolean().default(true);
+
+const shape = {
   name: textField(80).default('the doll'),
   height: dollField({ min: 20 * UM.mm, max: 1.2 * UM.m }).default(dollUm(29 * UM.cm)),
   standsFor: textField(80).default('woman'),
@@ -47,7 +62,18 @@ export const dollSchema: z.ZodType<Doll> = z.strictObject({
       z.strictObject({ by: z.literal('ratio'), ratio: z.number().min(1).max(200) }),
     ])
     .default({ by: 'ratio', ratio: 6 }),
-});
+  bends: z.strictObject({ knees: yes, hips: yes, elbows: yes }).prefault({}),
+  stands: z.enum(STANDS).default('alone'),
+  measures: z.partialRecord(z.enum(BODY_MEASURES), measure).default({}),
+};
+
+export const dollSchema: z.ZodType<Doll> = z.strictObject(shape) as unknown as z.ZodType<Doll>;
+
+export const companionSchema: z.ZodType<Companion> = z.strictObject({
+  ...shape,
+  id: textField(60, 1),
+  uses: z.union([z.literal('all'), z.array(textField(80, 1)).max(200)]).default('all'),
+}) as unknown as z.ZodType<Companion>;
 
 /** The set's scale: the doll's height to the stature of whom she stands for, or the usual ratio that was chosen. */
 export const scaleOf = (doll: Doll): Scale =>

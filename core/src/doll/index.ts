@@ -1,2 +1,16 @@
-export { type Doll, dollSchema, nearestRatio, ownScale, STATURES, scaleOf } from './doll.ts';
+export { type Body, bodyOf, shareOf } from './body.ts';
+export {
+  type Companion,
+  companionSchema,
+  type Doll,
+  dollSchema,
+  nearestRatio,
+  ownScale,
+  STANDS,
+  STATURES,
+  scaleOf,
+} from './doll.ts';
 export { BODY, figureOutline } from './figure.ts';
+export { BODY_MEASURES, type BodyMeasure, MEASURE_WORDS } from './measures.ts';
+export { legsOut, POSES, type PoseName, posed } from './poses.ts';
+export { type Judgement, judge, proposed, RULES, type RuleName, seatRules, type Verdict } from './rules.ts';

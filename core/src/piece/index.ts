@@ -24,7 +24,7 @@ export { drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, type Pi
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export type { Built, BuiltBay as Bay, SizeMark } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
-export { boardFor, layersFor, type Means, type Sheeting } from './kit/means.ts';
+export { boardFor, layersFor, type Means, type Sheeting, type User } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';

@@ -79,6 +79,7 @@ export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (k
     about: setting('about'),
     units: setting('units'),
     doll: setting('doll'),
+    company: setting('company'),
     boards: withNeededBoards(boards.length > 0 ? boards : theirs.boards, pieces, [...theirs.boards, ...mine.boards]),
     palette: setting('palette'),
     finishes: setting('finishes'),

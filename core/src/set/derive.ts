@@ -1,9 +1,9 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
 import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spliced, spliced } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
-import { ownScale, scaleOf } from '../doll/index.ts';
+import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
-import { type Bay, buildPiece, type Means, type PieceProblem, type SizeMark } from '../piece/index.ts';
+import { type Bay, buildPiece, type Means, type PieceProblem, type SizeMark, type User } from '../piece/index.ts';
 import type { Rect } from '../shape/index.ts';
 import { thicknessOf } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
@@ -40,7 +40,7 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards }: Means, { trim, splice }: Cutting): string =>
+const keyOf = (piece: Piece, { scale, body, boards, users }: Means, { trim, splice }: Cutting): string =>
   JSON.stringify([
     { ...piece, dress: undefined },
     scale.doll / scale.real,
@@ -54,6 +54,7 @@ const keyOf = (piece: Piece, { scale, body, boards }: Means, { trim, splice }: C
     ]),
     trim,
     splice,
+    users?.filter(({ uses }) => uses === 'all' || uses.includes(piece.id)).map((user) => [user.name, user.body]),
   ]);
 
 const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] => {
@@ -96,6 +97,10 @@ export const meansOf = (document: SetDocument): Means => ({
   scale: scaleOf(document.doll),
   body: ownScale(document.doll),
   boards: document.boards,
+  users: [
+    { name: document.doll.name, body: bodyOf(document.doll), uses: 'all' },
+    ...document.company.map((doll): User => ({ name: doll.name, body: bodyOf(doll), uses: doll.uses })),
+  ],
 });
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */

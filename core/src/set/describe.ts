@@ -1,5 +1,6 @@
 import { assertNever } from '../kit/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
+import { describeFit } from './describeFit.ts';
 import { type Described, describeShape } from './describeShape.ts';
 import type { Finding, Mend } from './finding.ts';
 
@@ -238,6 +239,8 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
             ? `${finding.part} touches no other part.`
             : `${finding.part} and ${finding.numbers.parts - 1} more touch no other part.`,
       };
+    case 'does-not-suit':
+      return describeFit(finding, units);
     default:
       return describeShape(finding, units);
   }
@@ -286,6 +289,8 @@ export const describeMend = (mend: Mend): string => {
       return 'make the slots tighter';
     case 'cover-edges':
       return `strips on the edges of ${mend.detail}`;
+    case 'suit':
+      return `make it ${mend.detail}`;
     case 'no-grain':
       return 'let the grain run any way';
     default:

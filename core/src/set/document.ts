@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Booklet, bookletSchema, FIRST_PALETTE, type Finish, finishSchema, type Swatch, swatchSchema } from '../cover/index.ts';
 import type { Wishes } from '../cut/index.ts';
-import { type Doll, dollSchema } from '../doll/index.ts';
+import { type Companion, companionSchema, type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
@@ -82,6 +82,8 @@ export type SetDocument = {
   readonly about: string;
   readonly units: Units;
   readonly doll: Doll;
+  /** Others who live there. */
+  readonly company: readonly Companion[];
   readonly boards: readonly Board[];
   /** The colours of the set, and the tray of finishes that its pieces wear. */
   readonly palette: readonly Swatch[];
@@ -198,7 +200,8 @@ const shape = z.strictObject({
   name: textField(120).default('Untitled set'),
   about: textField(500).default(''),
   units: unitsSchema.default({ unit: 'mm', fine: false }),
-  doll: dollSchema.prefault({}),
+  doll: dollSchema.prefault({} as never),
+  company: z.array(companionSchema).max(12).default([]),
   boards: z
     .array(boardSchema)
     .min(1)
@@ -278,7 +281,7 @@ const fillIn = (found: Shape): SetDocument => {
 const doubles = (values: readonly (string | number | undefined)[]): readonly number[] =>
   values.flatMap((value, index) => (value !== undefined && values.indexOf(value) !== index ? [index] : []));
 
-const NAMED = { boards: 'board', palette: 'colour', finishes: 'finish', booklets: 'booklet', pieces: 'piece' } as const;
+const NAMED = { company: 'doll', boards: 'board', palette: 'colour', finishes: 'finish', booklets: 'booklet', pieces: 'piece' } as const;
 
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });

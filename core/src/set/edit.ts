@@ -4,7 +4,10 @@ import type { Board } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The parts of a document that are changed as wholes. */
-type Settings = Pick<SetDocument, 'name' | 'about' | 'units' | 'doll' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing'>;
+type Settings = Pick<
+  SetDocument,
+  'name' | 'about' | 'units' | 'doll' | 'company' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing'
+>;
 
 /** A change of any family's fields; which family a piece is of never changes. */
 export type PieceChange = { [F in Piece as F['family']]: Partial<Omit<F, 'id' | 'family'>> }[Piece['family']];

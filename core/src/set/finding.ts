@@ -1,3 +1,4 @@
+import type { RuleName } from '../doll/index.ts';
 import type { Edit } from './edit.ts';
 
 /** What a finding is about. */
@@ -69,7 +70,14 @@ export type FindingCase =
   | ({ readonly code: 'feet-not-level'; readonly part: string } & Numbers<'gap' | 'feet'>)
   | ({ readonly code: 'leg-outside'; readonly part: string } & Numbers<'beyond' | 'legs'>)
   | ({ readonly code: 'slot-too-loose'; readonly part: string } & Numbers<'play' | 'most' | 'slots'>)
-  | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>);
+  | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>)
+  | ({
+      readonly code: 'does-not-suit';
+      readonly rule: RuleName;
+      readonly of: string;
+      readonly doll: string;
+      readonly off: 'low' | 'high';
+    } & Numbers<'value' | 'low' | 'high'>);
 
 export const MEND_KINDS = [
   'fewer-shelves',
@@ -93,6 +101,7 @@ export const MEND_KINDS = [
   'cover-edges',
   'stand-within',
   'tighten',
+  'suit',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

@@ -7,6 +7,7 @@ import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from
 import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver } from './caseworkFindings.ts';
 import type { Piece } from './document.ts';
 import type { Finding, Mend } from './finding.ts';
+import { unsuited } from './fitFindings.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
 import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, tooFine, unevenFeet } from './shapeFindings.ts';
@@ -125,6 +126,7 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   legsOutside,
   looseSlots,
   tooFine,
+  unsuited,
 ];
 
 /** All findings about a piece that stands, the gravest kinds first. */

@@ -9,7 +9,7 @@ import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
-export const SETTINGS = ['name', 'about', 'units', 'doll', 'palette', 'finishes', 'booklets', 'cutting', 'printing'] as const;
+export const SETTINGS = ['name', 'about', 'units', 'doll', 'company', 'palette', 'finishes', 'booklets', 'cutting', 'printing'] as const;
 export type Setting = (typeof SETTINGS)[number];
 
 type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
@@ -24,6 +24,13 @@ const ratio = (document: SetDocument): string => `1 : ${Number(timesSmaller(scal
 
 type Doll = SetDocument['doll'];
 
+const bendsText = (bends: Doll['bends']): string =>
+  Object.entries(bends)
+    .flatMap(([joint, bent]) => (bent ? [joint] : []))
+    .join(', ') || 'nothing';
+
+const STANDS_WORDS = { alone: 'by herself', leaning: 'leaning', stand: 'with a stand' } as const;
+
 const dollChanges = (before: SetDocument, after: SetDocument, units: Units): readonly string[] => [
   ...fieldChanges<Doll>(
     [
@@ -31,6 +38,9 @@ const dollChanges = (before: SetDocument, after: SetDocument, units: Units): rea
       ['height', 'height', ({ height }) => showLength(height, units)],
       ['standsFor', 'stands for', ({ standsFor }) => standsFor],
       ['stature', 'stature', ({ stature }) => showLength(stature, units)],
+      ['bends', 'bends', ({ bends }) => bendsText(bends)],
+      ['stands', 'stands', ({ stands }) => STANDS_WORDS[stands]],
+      ['measures', 'measured on her', ({ measures }) => String(Object.keys(measures).length)],
     ],
     before.doll,
     after.doll,
@@ -85,6 +95,8 @@ export const changeOfSetting = (
       return { title: 'Units', words: [`${unitsText(before.units)} → ${unitsText(after.units)}`] };
     case 'doll':
       return { title: 'The doll', words: orElse(dollChanges(before, after, units), 'how the scale is taken') };
+    case 'company':
+      return { title: 'Who else lives there', words: orElse(itemChanges(before.company, after.company), 'their order') };
     case 'palette':
       return { title: 'The palette', words: orElse(itemChanges(before.palette, after.palette), 'its order') };
     case 'finishes':

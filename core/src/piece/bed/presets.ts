@@ -67,7 +67,7 @@ export const BED_PRESETS: readonly Preset[] = [
     head: { height: '0 mm' },
     levels: 'bunk',
     lies: '330 mm',
-    clear: '900 mm',
+    clear: '1000 mm',
     recess: '160 mm',
     rail: '280 mm',
     ladder: 'right',

@@ -1,9 +1,19 @@
 // What a piece is made with: the scales of its set and its boards.
+import type { Body } from '../../doll/index.ts';
 import { type DollUm, dollOf, type Measure, type Scale } from '../../measure/index.ts';
 import { type Board, thicknessOf } from '../../stock/index.ts';
 
 /** The set's scale, the doll's own (her height to the stature of whom she stands for), and the boards at hand. */
-export type Means = { readonly scale: Scale; readonly body: Scale; readonly boards: readonly Board[] };
+export type Means = {
+  readonly scale: Scale;
+  readonly body: Scale;
+  readonly boards: readonly Board[];
+  /** Who uses the pieces. */
+  readonly users?: readonly User[];
+};
+
+/** A doll who uses every piece, or those that are named by their ids. */
+export type User = { readonly name: string; readonly body: Body; readonly uses: 'all' | readonly string[] };
 
 /** Which way body heights are taken: by the set's scale, or by the doll's own body. */
 export const SCHOOLS = ['strict', 'by the doll'] as const;
