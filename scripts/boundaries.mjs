@@ -5,7 +5,23 @@ import { root } from './setup.mjs';
 process.chdir(root);
 
 /** Imports run upwards only: a folder may use those before it. */
-const CORE = ['kit', 'measure', 'shape', 'stock', 'doll', 'assembly', 'cover', 'piece', 'cut', 'print', 'pdf', 'dxf', 'plot', 'set'];
+const CORE = [
+  'kit',
+  'measure',
+  'shape',
+  'stock',
+  'doll',
+  'assembly',
+  'cover',
+  'piece',
+  'room',
+  'cut',
+  'print',
+  'pdf',
+  'dxf',
+  'plot',
+  'set',
+];
 const SERVER = ['store', 'http', 'app'];
 const WEB = ['state', 'ui', 'views', 'app'];
 

@@ -3,7 +3,7 @@ export { stuckIn } from './blocking.ts';
 export { findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
-export { findInterference, type Interference } from './interference.ts';
+export { type Boxed, clashOf, findInterference, type Interference } from './interference.ts';
 export { edgeClearance, pinClearance, type Stopped, stoppedMotions } from './motion.ts';
 export type { Hinge, Motion } from './moves.ts';
 export { type Order, type OrderStep, orderOf } from './order.ts';

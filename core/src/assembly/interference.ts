@@ -62,6 +62,33 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
   return alongA.some(([from, to]) => alongB.some(([start, end]) => from < end && start < to));
 };
 
+/** Parts whose boxes share no more than this in some direction only touch: what stands against another was put there by hand. */
+const TOUCHES = 60;
+
+const overlapsWell = (a: Box, b: Box): boolean =>
+  ([0, 1, 2] as const).every((axis) => Math.min(a.max[axis], b.max[axis]) - Math.max(a.min[axis], b.min[axis]) > TOUCHES);
+
+/** Parts with the box round each, and round all of them. */
+export type Boxed = { readonly parts: readonly Part[]; readonly boxes: readonly Box[]; readonly whole: Box };
+
+/** Whether two things that were put beside each other share volume; gives the first pair of parts that does, by index. */
+export const clashOf = (a: Boxed, b: Boxed): readonly [number, number] | undefined => {
+  if (!overlapsWell(a.whole, b.whole)) return undefined;
+  for (const [index, box] of a.boxes.entries()) {
+    if (!overlapsWell(box, b.whole)) continue;
+    for (const [number, other] of b.boxes.entries()) {
+      if (!overlapsWell(box, other)) continue;
+      const [one, two] = [a.parts[index] as Part, b.parts[number] as Part];
+      const shares =
+        isSquare(one) && isSquare(two)
+          ? shareVolume(one, two, box, other)
+          : convexOf(one).some((mine) => convexOf(two).some((theirs) => meets(mine, theirs)));
+      if (shares) return [index, number];
+    }
+  }
+  return undefined;
+};
+
 /** Every pair of parts that share volume.
  *  Shape: n parts → pairs of indices, a < b. Sweeps along x, so only near neighbours are compared. */
 export const findInterference = (parts: readonly Part[], boxes: readonly Box[] = parts.map(boxOf)): readonly Interference[] => {

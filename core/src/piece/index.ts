@@ -29,6 +29,7 @@ export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
 export { OPENING_WORDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
+export { roomPlan } from './room/plan.ts';
 export {
   CORNERS,
   type Corner,

@@ -87,5 +87,6 @@ export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (k
     cutting: setting('cutting'),
     printing: setting('printing'),
     pieces,
+    layouts: setting('layouts'),
   };
 };

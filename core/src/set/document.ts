@@ -6,6 +6,7 @@ import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
 import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
 import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../print/index.ts';
+import { type Layout, layoutSchema } from '../room/index.ts';
 import type { Lie } from '../shape/index.ts';
 import {
   type Board,
@@ -98,6 +99,8 @@ export type SetDocument = {
     readonly printer: Printer;
   };
   readonly pieces: readonly Piece[];
+  /** How rooms are arranged. */
+  readonly layouts: readonly Layout[];
 };
 
 export type { Piece };
@@ -252,6 +255,7 @@ const shape = z.strictObject({
     })
     .prefault({}),
   pieces: z.array(pieceSchema).max(MOST_PIECES).default([]),
+  layouts: z.array(layoutSchema).max(60).default([]),
 });
 
 type Shape = z.output<typeof shape>;
@@ -281,7 +285,15 @@ const fillIn = (found: Shape): SetDocument => {
 const doubles = (values: readonly (string | number | undefined)[]): readonly number[] =>
   values.flatMap((value, index) => (value !== undefined && values.indexOf(value) !== index ? [index] : []));
 
-const NAMED = { company: 'doll', boards: 'board', palette: 'colour', finishes: 'finish', booklets: 'booklet', pieces: 'piece' } as const;
+const NAMED = {
+  company: 'doll',
+  boards: 'board',
+  palette: 'colour',
+  finishes: 'finish',
+  booklets: 'booklet',
+  pieces: 'piece',
+  layouts: 'layout',
+} as const;
 
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });

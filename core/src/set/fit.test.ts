@@ -163,7 +163,7 @@ describe('what does not suit', () => {
     expect(note).toMatchObject({ rule: 'seatHeight', off: 'high', severity: 'warning' });
     const { title, reason } = describeFinding(note as Finding, document.units);
     expect(title).toBe('The feet do not reach the floor');
-    expect(reason).toMatch(/^For the doll: the seat from the floor is 98(\.5)? mm; 69(\.5)? mm to 84(\.5)? mm suits the knee\.$/);
+    expect(reason).toMatch(/^For the doll: the seat from the floor is ≈ 98\.5 mm; 69\.5 mm to ≈ 84\.5 mm suits the knee\.$/);
     const mended = applyEdit(document, (note as Finding).mend?.edit as never).document;
     expect(notes(mended).filter(({ rule }) => rule === 'seatHeight')).toEqual([]);
   });

@@ -9,7 +9,19 @@ import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
-export const SETTINGS = ['name', 'about', 'units', 'doll', 'company', 'palette', 'finishes', 'booklets', 'cutting', 'printing'] as const;
+export const SETTINGS = [
+  'name',
+  'about',
+  'units',
+  'doll',
+  'company',
+  'palette',
+  'finishes',
+  'booklets',
+  'cutting',
+  'printing',
+  'layouts',
+] as const;
 export type Setting = (typeof SETTINGS)[number];
 
 type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
@@ -97,6 +109,8 @@ export const changeOfSetting = (
       return { title: 'The doll', words: orElse(dollChanges(before, after, units), 'how the scale is taken') };
     case 'company':
       return { title: 'Who else lives there', words: orElse(itemChanges(before.company, after.company), 'their order') };
+    case 'layouts':
+      return { title: 'How rooms are arranged', words: orElse(itemChanges(before.layouts, after.layouts), 'their order') };
     case 'palette':
       return { title: 'The palette', words: orElse(itemChanges(before.palette, after.palette), 'its order') };
     case 'finishes':

@@ -3,7 +3,7 @@
 import { dollOf, type Measure, type Scale } from '../../measure/index.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { sheetsFor } from '../kit/means.ts';
-import { type Corner, newWall, ROOM_ROLES, type Room, type RoomRole, type Wall } from './room.ts';
+import { type Corner, newWall, ROOM_ROLES, type Room, type RoomRole, sideName, type Wall } from './room.ts';
 
 export type At = readonly [x: number, z: number];
 
@@ -131,3 +131,38 @@ export const planOf = (room: Room, means: Means): RoomPlan => {
 /** The walls between cells, from the left. */
 export const betweenOf = ({ room, cells }: RoomPlan): readonly Wall[] =>
   Array.from({ length: cells.length - 1 }, (_, index) => room.between[index] ?? newWall());
+
+/** A room's clear plan as things are placed in it: its corners from the back left of the box round it, how far the floor reaches beyond that, and its
+ *  sides with what one walks in by.
+ *  Shape: room, means → plan; µm at doll size. */
+export const roomPlan = (
+  room: Room,
+  means: Means,
+): {
+  readonly ring: readonly At[];
+  readonly left: number;
+  readonly back: number;
+  readonly clear: number;
+  readonly sides: readonly { name: string; from: At; to: At; walled: boolean; doors: readonly (readonly [number, number])[] }[];
+} => {
+  const plan = planOf(room, means);
+  const { ring, thick, walls, clear, doll } = plan;
+  const floor = room.stands === 'beside' ? ring : movedOut(ring, thick);
+  const least = (axis: 0 | 1): number => Math.min(...ring.map((point) => point[axis])) - Math.min(...floor.map((point) => point[axis]));
+  return {
+    ring,
+    left: least(0),
+    back: least(1),
+    clear,
+    sides: sidesOf(ring).map(({ from, to, length }, index) => {
+      const wall = walls[index] as Wall;
+      const doors = wall.openings.flatMap(({ form, end, from: at, up, width }) => {
+        const low = form === 'door' || ((form === 'arch' || form === 'plain' || form === 'bought') && doll(up) === 0);
+        const wide = doll(width);
+        const x0 = end === 'left' ? doll(at) : length - doll(at) - wide;
+        return low ? [[x0, x0 + wide] as const] : [];
+      });
+      return { name: sideName(room, index), from, to, walled: isWalled(wall), doors: isWalled(wall) ? doors : [] };
+    }),
+  };
+};

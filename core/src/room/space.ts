@@ -1,0 +1,47 @@
+// µm, doll size. A room as things stand in it: its clear plan, its walls and its floor, in the space of its assembly.
+import { type Assembly, around, type Boxed, boxOf, type Part } from '../assembly/index.ts';
+import { type Means, type Room, roomPlan } from '../piece/index.ts';
+import type { Point, Vec3 } from '../shape/index.ts';
+
+/** One side of the room as it is seen from inside: from its left end to its right one; whether a wall stands there. */
+export type RoomSide = {
+  readonly name: string;
+  readonly from: Point;
+  readonly to: Point;
+  readonly walled: boolean;
+  /** Where one walks in: openings that reach the floor, from the left end. */
+  readonly doors: readonly (readonly [from: number, to: number])[];
+};
+
+/** A room. `corner` is the clear plan's back left corner on the floor, in the assembly's space; points of the plan are from there, x to the right, z
+ *  towards the viewer. */
+export type RoomSpace = {
+  readonly corner: Vec3;
+  readonly ring: readonly Point[];
+  readonly sides: readonly RoomSide[];
+  readonly height: number;
+  readonly shell: Boxed;
+};
+
+export const boxed = (parts: readonly Part[]): Boxed => {
+  const boxes = parts.map(boxOf);
+  return { parts, boxes, whole: boxes.length > 0 ? around(boxes) : { min: [0, 0, 0], max: [0, 0, 0] } };
+};
+
+/** The space of a room that stands.
+ *  Shape: room, its assembly, means → plan, sides, shell. Nothing where the floor is not found. */
+export const spaceOf = (room: Room, assembly: Assembly, means: Means): RoomSpace | undefined => {
+  const floors = assembly.parts.filter(
+    ({ id }) => id === `${room.id}/floor` || id.startsWith(`${room.id}/floor~`) || id.startsWith(`${room.id}/floor piece`),
+  );
+  if (floors.length === 0) return undefined;
+  const { ring, left, back, sides, clear } = roomPlan(room, means);
+  const { min, max } = around(floors.map(boxOf));
+  return {
+    corner: [min[0] + left, max[1], min[2] + back],
+    ring,
+    sides,
+    height: clear,
+    shell: boxed(assembly.parts),
+  };
+};

@@ -1,0 +1,63 @@
+// µm, doll size. How a room is put away: the flat boards that it comes apart into, or folded.
+import { boxOf, type Part } from '../assembly/index.ts';
+import type { Room } from '../piece/index.ts';
+import { bounds } from '../shape/index.ts';
+
+/** A room put away. Taken apart: so many boards, the largest of them, and how high they are on one another with what is glued to them; a room that is
+ *  glued does not come apart, and is as large as it stands. */
+export type Stored = {
+  readonly apart: boolean;
+  readonly boards: number;
+  readonly width: number;
+  readonly depth: number;
+  readonly height: number;
+};
+
+/** Boards that come apart: floors, walls, ceilings, what stands between rooms; each with all that is glued to it. */
+const MAIN = /\/(?:storey-\d+-)?(?:floor|ceiling|wall-\d+|between-\d+)(?:~\d+)?$/;
+
+/** How much room a shell takes when it is put away.
+ *  Shape: room, parts → sizes of the pile. What stands out from a wall (frames, sills, strips) counts to its thickness. */
+export const storedOf = (room: Room, parts: readonly Part[]): Stored => {
+  const whole = parts.map(boxOf);
+  const size = ([0, 1, 2] as const).map(
+    (axis) => Math.max(...whole.map(({ max }) => max[axis])) - Math.min(...whole.map(({ min }) => min[axis])),
+  );
+  const [wide, high, deep] = size as [number, number, number];
+  if (room.joined === 'glued') return { apart: false, boards: 1, width: wide, depth: deep, height: high };
+  const mains = parts.filter(({ id }) => MAIN.test(id));
+  const piles = mains.map((main) => {
+    const stem = main.id.replace(/~\d+$/, '');
+    const own = parts.filter(({ id }) => id === main.id || id.startsWith(`${stem}/`));
+    // How far what belongs to it reaches along the wall's own normal.
+    const n = [
+      main.pose.u[1] * main.pose.v[2] - main.pose.u[2] * main.pose.v[1],
+      main.pose.u[2] * main.pose.v[0] - main.pose.u[0] * main.pose.v[2],
+      main.pose.u[0] * main.pose.v[1] - main.pose.u[1] * main.pose.v[0],
+    ];
+    const reach = own.flatMap((part) => {
+      const { min, max } = boxOf(part);
+      const along = (x: number, y: number, z: number): number => x * (n[0] as number) + y * (n[1] as number) + z * (n[2] as number);
+      return [along(...min), along(...max)];
+    });
+    const { x0, y0, x1, y1 } = bounds(main.region.outline);
+    const [a, b] = [x1 - x0, y1 - y0];
+    return { long: Math.max(a, b), short: Math.min(a, b), thick: Math.max(...reach) - Math.min(...reach) };
+  });
+  return {
+    apart: true,
+    boards: piles.length,
+    width: Math.max(...piles.map(({ long }) => long)),
+    depth: Math.max(...piles.map(({ short }) => short)),
+    height: Math.round(piles.reduce((sum, { thick }) => sum + thick, 0)),
+  };
+};
+
+/** Whether a pile goes into a place, lying any way round. */
+export const goesInto = (stored: Stored, place: readonly [number, number, number]): boolean => {
+  const [mine, theirs] = [[stored.width, stored.depth, stored.height], [...place]].map((sizes) => sizes.sort((a, b) => a - b)) as [
+    number[],
+    number[],
+  ];
+  return mine.every((size, index) => size <= (theirs[index] as number));
+};
