@@ -1,5 +1,5 @@
 // µm, doll size. Pieces moved and turned to where they stand in a room.
-import type { Assembly, Boxed, Motion, Part } from '../assembly/index.ts';
+import { type Assembly, around, type Boxed, boxOf, type Motion, type Part } from '../assembly/index.ts';
 import type { Pose, Vec3 } from '../shape/index.ts';
 import type { Placed } from './layout.ts';
 import { boxed, type RoomSpace } from './space.ts';
@@ -24,9 +24,18 @@ const pointIn = (move: Move, [x, y, z]: Vec3): Vec3 => {
   return [move.to[0] + dx, move.to[1] + dy, move.to[2] + dz];
 };
 
+const reaches = new WeakMap<Assembly, Boxed['whole']>();
+
+/** The box round all parts of an assembly: knobs, and strips behind joints, need their room too. */
+const reachOf = (assembly: Assembly): Boxed['whole'] => {
+  const known = reaches.get(assembly) ?? around(assembly.parts.map(boxOf));
+  reaches.set(assembly, known);
+  return known;
+};
+
 /** How an assembly comes to its place: it turns about the middle of the floor that it covers, and that comes to the place. */
-const moveTo = ({ outside }: Assembly, { x, z, up, turn }: Placed, { corner }: RoomSpace): Move => {
-  const { min, max } = outside;
+const moveTo = (assembly: Assembly, { x, z, up, turn }: Placed, { corner }: RoomSpace): Move => {
+  const { min, max } = reachOf(assembly);
   const from: Vec3 = [(min[0] + max[0]) / 2, min[1], (min[2] + max[2]) / 2];
   const quarter = turn % 180 === 90;
   const [wide, deep] = quarter ? [max[2] - min[2], max[0] - min[0]] : [max[0] - min[0], max[2] - min[2]];
@@ -45,7 +54,7 @@ const partsAt = (parts: readonly Part[], move: Move): readonly Part[] => parts.m
 /** Puts a piece where it was placed. */
 export const standAt = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing => {
   const move = moveTo(assembly, placed, space);
-  const { min, max } = assembly.outside;
+  const { min, max } = reachOf(assembly);
   return {
     placed,
     body: boxed(partsAt(assembly.parts, move)),
@@ -60,7 +69,7 @@ export const standAt = (assembly: Assembly, placed: Placed, space: RoomSpace): S
 };
 
 /** A turn about any axis: Rodrigues' rotation. */
-const turnedAbout = (at: Vec3, [kx, ky, kz]: Vec3, angle: number): ((vector: Vec3) => Vec3) => {
+const turnedAbout = ([kx, ky, kz]: Vec3, angle: number): ((vector: Vec3) => Vec3) => {
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   return ([x, y, z]) => {
     const along = (kx * x + ky * y + kz * z) * (1 - cos);
@@ -85,7 +94,7 @@ export const movedBy = ({ body }: Standing, motion: Motion, share: number): Boxe
       })),
     );
   }
-  const turn = turnedAbout(motion.at, motion.along, motion.angle * share);
+  const turn = turnedAbout(motion.along, motion.angle * share);
   const { at } = motion;
   return boxed(
     parts.map((part) => {

@@ -8,7 +8,9 @@ type Extent = { readonly half: Point; readonly others: readonly Standing[]; read
 /** Lines to stand against along one axis: of the plan's sides, and of other pieces' footprints. */
 const linesOf = ({ others, space }: Extent, axis: 0 | 1): readonly number[] => {
   const [corner, of] = axis === 0 ? [space.corner[0], 0 as const] : [space.corner[2], 2 as const];
-  const walls = space.ring.map((point) => point[axis]);
+  const corners = space.ring.map((point) => point[axis]);
+  // What stands against a wall stands against its skirting.
+  const walls = corners.flatMap((line) => (space.skirting > 0 ? [line, line + space.skirting, line - space.skirting] : [line]));
   return [...new Set([...walls, ...others.flatMap(({ body }) => [body.whole.min[of] - corner, body.whole.max[of] - corner])])];
 };
 

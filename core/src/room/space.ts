@@ -20,6 +20,8 @@ export type RoomSpace = {
   readonly ring: readonly Point[];
   readonly sides: readonly RoomSide[];
   readonly height: number;
+  /** How far what runs round the walls at the floor stands out before them. */
+  readonly skirting: number;
   readonly shell: Boxed;
 };
 
@@ -35,13 +37,14 @@ export const spaceOf = (room: Room, assembly: Assembly, means: Means): RoomSpace
     ({ id }) => id === `${room.id}/floor` || id.startsWith(`${room.id}/floor~`) || id.startsWith(`${room.id}/floor piece`),
   );
   if (floors.length === 0) return undefined;
-  const { ring, left, back, sides, clear } = roomPlan(room, means);
+  const { ring, left, back, sides, clear, skirting } = roomPlan(room, means);
   const { min, max } = around(floors.map(boxOf));
   return {
     corner: [min[0] + left, max[1], min[2] + back],
     ring,
     sides,
     height: clear,
+    skirting,
     shell: boxed(assembly.parts),
   };
 };

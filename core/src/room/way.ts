@@ -78,14 +78,27 @@ export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body
       .filter(({ min, max }) => max[1] > steps && min[1] < floor + body.height)
       .map(({ min, max }): Rect => [min[0] - cx, min[2] - cz, max[0] - cx, max[2] - cz]),
   }));
-  const walls = space.sides.flatMap(wallsOf);
-  const all = rects.flatMap(({ list }) => list);
   const free = new Uint8Array(columns * rows);
-  for (let index = 0; index < free.length; index += 1) {
-    const at = middle(index);
-    if (!isInRing(space.ring, at[0], at[1])) continue;
-    if (walls.some(([a, b]) => awayFromSide(at, a, b) < half) || all.some((rect) => away(at, rect) < half)) continue;
-    free[index] = 1;
+  for (let index = 0; index < free.length; index += 1) free[index] = isInRing(space.ring, ...middle(index)) ? 1 : 0;
+  /** Does something at every square whose middle may be nearer than so much to a rectangle. */
+  const around = ([x0, z0, x1, z1]: Rect, by: number, at: (index: number) => boolean): boolean => {
+    const [from, to] = [Math.max(0, Math.floor((x0 - by) / cell)), Math.min(columns - 1, Math.ceil((x1 + by) / cell))];
+    const [low, high] = [Math.max(0, Math.floor((z0 - by) / cell)), Math.min(rows - 1, Math.ceil((z1 + by) / cell))];
+    for (let row = low; row <= high; row += 1)
+      for (let column = from; column <= to; column += 1) if (at(row * columns + column)) return true;
+    return false;
+  };
+  for (const rect of rects.flatMap(({ list }) => list))
+    around(rect, half, (index) => {
+      if (free[index] && away(middle(index), rect) < half) free[index] = 0;
+      return false;
+    });
+  for (const [a, b] of space.sides.flatMap(wallsOf)) {
+    const box: Rect = [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[0], b[0]), Math.max(a[1], b[1])];
+    around(box, half, (index) => {
+      if (free[index] && awayFromSide(middle(index), a, b) < half) free[index] = 0;
+      return false;
+    });
   }
   const reached = new Uint8Array(free.length);
   const entrances = entrancesOf(space.sides);
@@ -107,10 +120,8 @@ export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body
   }
   const comesUp = half + body.shoulderBreadth * COMES_UP + cell;
   const unreached = rects.flatMap(({ piece, list }) => {
-    if (list.length === 0) return [];
-    for (let index = 0; index < reached.length; index += 1)
-      if (reached[index] && list.some((rect) => away(middle(index), rect) <= comesUp)) return [];
-    return [piece];
+    const near = (rect: Rect): boolean => around(rect, comesUp, (index) => reached[index] === 1 && away(middle(index), rect) <= comesUp);
+    return list.length === 0 || list.some(near) ? [] : [piece];
   });
   return { cell, columns, rows, free, reached, unreached };
 };

@@ -1,6 +1,7 @@
 import { assertNever } from '../kit/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { describeFit } from './describeFit.ts';
+import { describeRoom } from './describeRoom.ts';
 import { type Described, describeShape } from './describeShape.ts';
 import type { Finding, Mend } from './finding.ts';
 
@@ -239,6 +240,12 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
             ? `${finding.part} touches no other part.`
             : `${finding.part} and ${finding.numbers.parts - 1} more touch no other part.`,
       };
+    case 'things-clash':
+    case 'stands-outside':
+    case 'hangs-free':
+    case 'opens-into':
+    case 'no-way-to':
+      return describeRoom(finding, units);
     case 'does-not-suit':
       return describeFit(finding, units);
     default:

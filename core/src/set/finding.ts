@@ -71,6 +71,11 @@ export type FindingCase =
   | ({ readonly code: 'leg-outside'; readonly part: string } & Numbers<'beyond' | 'legs'>)
   | ({ readonly code: 'slot-too-loose'; readonly part: string } & Numbers<'play' | 'most' | 'slots'>)
   | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>)
+  | ({ readonly code: 'things-clash'; readonly one: string; readonly other: string } & Numbers<never>)
+  | ({ readonly code: 'stands-outside'; readonly thing: string } & Numbers<never>)
+  | ({ readonly code: 'hangs-free'; readonly thing: string } & Numbers<never>)
+  | ({ readonly code: 'opens-into'; readonly thing: string; readonly by: string } & Numbers<never>)
+  | ({ readonly code: 'no-way-to'; readonly thing: string; readonly doll: string } & Numbers<'shoulders'>)
   | ({
       readonly code: 'does-not-suit';
       readonly rule: RuleName;

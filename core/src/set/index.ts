@@ -1,3 +1,4 @@
+export { type Arranged, arrangedIn } from './arrange.ts';
 export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';

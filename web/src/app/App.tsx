@@ -12,6 +12,7 @@ const VIEWS = {
   sets: async () => ({ default: (await import('../views/sets/index.ts')).SetsView }),
   doll: async () => ({ default: (await import('../views/doll/index.ts')).DollView }),
   pieces: async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }),
+  room: async () => ({ default: (await import('../views/room/index.ts')).RoomView }),
   coverings: async () => ({ default: (await import('../views/coverings/index.ts')).CoveringsView }),
   cutting: async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }),
   printing: async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }),
@@ -24,7 +25,8 @@ type Views = Readonly<Record<keyof typeof VIEWS, ComponentType>>;
  *  for longer than the fetching takes. The others are fetched when they are turned to. */
 const fetchViews = async (path: string): Promise<Views> => {
   const named =
-    /^\/sets\/[^/]+\/(doll|pieces|coverings|cutting|printing|history)/.exec(path)?.[1] ?? (path.startsWith('/sets/') ? 'pieces' : 'sets');
+    /^\/sets\/[^/]+\/(doll|pieces|room|coverings|cutting|printing|history)/.exec(path)?.[1] ??
+    (path.startsWith('/sets/') ? 'pieces' : 'sets');
   const first = await VIEWS[named as keyof typeof VIEWS]();
   const entries = Object.entries(VIEWS).map(([name, fetch]) => [name, name === named ? first.default : lazy<ComponentType>(fetch)]);
   return Object.fromEntries(entries) as Views;
@@ -81,6 +83,8 @@ const routerOf = (views: Views) =>
             { path: 'doll', element: <views.doll /> },
             { path: 'pieces', element: <views.pieces /> },
             { path: 'pieces/:pieceId', element: <views.pieces /> },
+            { path: 'room', element: <views.room /> },
+            { path: 'room/:pieceId', element: <views.room /> },
             { path: 'coverings', element: <views.coverings /> },
             { path: 'coverings/:pieceId', element: <views.coverings /> },
             { path: 'cutting', element: <views.cutting /> },

@@ -14,6 +14,7 @@ export const SET_VIEWS = [
       'part-is-loose',
     ],
   },
+  { path: 'room', label: 'Room', codes: [] },
   { path: 'coverings', label: 'Coverings', codes: [] },
   { path: 'cutting', label: 'Cutting', codes: ['part-larger-than-board', 'part-joined'] },
   { path: 'printing', label: 'Printing', codes: [] },

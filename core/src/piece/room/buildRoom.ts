@@ -400,6 +400,13 @@ const addStorey = (plan: RoomPlan, made: Made, storey: number): PieceProblem | u
   return undefined;
 };
 
+/** A point inside a plan: a little way in from the middle of its longest side. */
+const insideOf = (ring: readonly At[], y: number): Vec3 => {
+  const [side] = sidesOf(ring).toSorted((a, b) => b.length - a.length) as [Side];
+  const [x, z] = pointAt(side, side.length / 2, 5_000);
+  return [Math.round(x), y + 5_000, Math.round(z)];
+};
+
 /** Builds a room's shell.
  *  Shape: room, means → floor, walls with what is in them, strips, a ceiling; the clear room is exactly the stated one. Errors: 'does-not-fit' for
  *  walls that cross, openings, bays, strips, second walls, cells. */
@@ -424,12 +431,15 @@ export const buildRoom = (room: Room, means: Means): Result<Built, PieceProblem>
   const most = ([0, 1, 2] as const).map((axis) => Math.max(...made.reach.map((at) => at[axis]))) as unknown as Vec3;
   const shift = least.map((value) => 0 - Math.floor(value)) as unknown as Vec3;
   const moved = ([x, y, z]: Vec3): Vec3 => [x + shift[0], y + shift[1], z + shift[2]];
-  const simple =
-    room.plan === 'rectangle' && room.storeys === 1 && plan.cells.length === 1 && plan.walls.every(({ cavity }) => cavity === 0);
   const inside = ring[2] ?? [0, 0];
-  const clearBox = simple
-    ? { min: moved([0, ft, 0]), max: moved([inside[0], ft + clear, inside[1]]) }
-    : ({ min: [0, 0, 0], max: [0, 0, 0] } as const);
+  // Of rooms side by side the first is meant.
+  const first = plan.cells[0]?.x1 ?? 0;
+  const [back, right, front, left] = plan.walls.map((wall) => faceOf(plan, wall)) as [number, number, number, number];
+  const clearBox =
+    room.plan === 'rectangle'
+      ? { min: moved([left, ft, back]), max: moved([first - (plan.cells.length > 1 ? 0 : right), ft + clear, inside[1] - front]) }
+      : // Of a plan of its own only where its middle lies is told: which face of a wall looks into the room follows from that.
+        { min: moved(insideOf(ring, ft)), max: moved(insideOf(ring, ft)) };
   const motions = made.motions.map((motion): Motion => (motion.kind === 'swing' ? { ...motion, at: moved(motion.at) } : motion));
   const marks: SizeMark[] =
     room.plan === 'rectangle' && room.hold === 'inside'

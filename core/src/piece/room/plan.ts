@@ -143,6 +143,7 @@ export const roomPlan = (
   readonly left: number;
   readonly back: number;
   readonly clear: number;
+  readonly skirting: number;
   readonly sides: readonly { name: string; from: At; to: At; walled: boolean; doors: readonly (readonly [number, number])[] }[];
 } => {
   const plan = planOf(room, means);
@@ -154,6 +155,7 @@ export const roomPlan = (
     left: least(0),
     back: least(1),
     clear,
+    skirting: doll(room.skirting) > 0 ? plan.sheets.trim.one : 0,
     sides: sidesOf(ring).map(({ from, to, length }, index) => {
       const wall = walls[index] as Wall;
       const doors = wall.openings.flatMap(({ form, end, from: at, up, width }) => {

@@ -4,10 +4,9 @@ import { OBJECT_NAMES, type ObjectName } from '@parlor/core/stock';
 import { Columns2, DoorClosed, Minus, Plus, Rows2, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { bayChosen, useAppDispatch, useAppSelector, useEdit, useScale } from '../../state/index.ts';
-import { Button, Keys, Picker } from '../../ui/index.ts';
+import { Button, Decision, Keys, Picker } from '../../ui/index.ts';
 import { LEAF_KINDS, type LeafKind, madeInto } from './bayEdits.ts';
 import { type BayTool, toolsFor } from './bayTools.ts';
-import { Decision } from './Decision.tsx';
 
 const ICONS: Readonly<Record<BayTool['name'], ReactNode>> = {
   more: <Plus size={17} />,

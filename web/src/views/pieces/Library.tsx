@@ -18,6 +18,7 @@ const KINDS = [
   { value: 'walls', label: 'on walls' },
   { value: 'openings', label: 'doors and windows' },
   { value: 'shop', label: 'shop' },
+  { value: 'rooms', label: 'rooms' },
   { value: 'panels', label: 'free panels' },
   { value: 'yours', label: 'yours' },
 ] as const;

@@ -2,7 +2,7 @@ import { type Field, fieldsOf, isFieldShown, type SizeMark } from '@parlor/core/
 import type { Piece } from '@parlor/core/set';
 import { useScale } from '../../state/index.ts';
 import type { SightName } from '../../ui/index.ts';
-import { Decision } from './Decision.tsx';
+import { Decision } from '../../ui/index.ts';
 import { FreePanels } from './FreePanels.tsx';
 import { Holes } from './Holes.tsx';
 import { Openings } from './Openings.tsx';

@@ -1,8 +1,7 @@
 import type { Scale } from '@parlor/core/measure';
 import { MOST_SECTIONS, newSection, SECTION_FIELDS, SECTION_WORDS, SECTIONS, type SectionKind, type Turned } from '@parlor/core/piece';
 import { useState } from 'react';
-import { Button, Picker } from '../../ui/index.ts';
-import { Rows } from './Rows.tsx';
+import { Button, Picker, Rows } from '../../ui/index.ts';
 import { useChangePiece } from './useChangePiece.ts';
 
 const KINDS = SECTIONS.map((kind) => ({ value: kind, label: SECTION_WORDS[kind] }));

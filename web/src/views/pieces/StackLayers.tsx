@@ -2,8 +2,7 @@ import { dollOf, type Scale, showLength } from '@parlor/core/measure';
 import { LAYER_FIELDS, MOST_LAYERS, newLayer, type Stack, type StackLayer } from '@parlor/core/piece';
 import { Plus } from 'lucide-react';
 import { useUnits } from '../../state/index.ts';
-import { Button } from '../../ui/index.ts';
-import { Rows } from './Rows.tsx';
+import { Button, Rows } from '../../ui/index.ts';
 import { useChangePiece } from './useChangePiece.ts';
 
 /** The layers of a stacked shape, from below or from the wall. */

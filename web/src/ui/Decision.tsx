@@ -3,8 +3,14 @@ import { type Field, layersFor, valueAt } from '@parlor/core/piece';
 import { EDGED_STICKS, ROUND_STICKS, STICK_NAMES, thicknessOf } from '@parlor/core/stock';
 import { Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useSet } from '../../state/index.ts';
-import { BackHelp, Button, Check, Choice, CornerHelp, DoorHelp, HoldHelp, MeasureField, Picker, SizeField } from '../../ui/index.ts';
+import { useSet } from '../state/index.ts';
+import { Button } from './Button.tsx';
+import { Check } from './Check.tsx';
+import { Choice } from './Choice.tsx';
+import { BackHelp, CornerHelp, DoorHelp, HoldHelp } from './helps.tsx';
+import { MeasureField } from './MeasureField.tsx';
+import { Picker } from './Picker.tsx';
+import { SizeField } from './SizeField.tsx';
 
 type Props = {
   readonly field: Field;

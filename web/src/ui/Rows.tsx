@@ -2,7 +2,7 @@ import type { Scale } from '@parlor/core/measure';
 import { type Field, isFieldShown, withValueAt } from '@parlor/core/piece';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { Button } from '../../ui/index.ts';
+import { Button } from './Button.tsx';
 import { Decision } from './Decision.tsx';
 
 type Props<T extends object> = {
@@ -14,13 +14,15 @@ type Props<T extends object> = {
   readonly nameOf: (row: T, index: number) => string;
   readonly scale: Scale;
   readonly most: number;
+  /** How many there must be. */
+  readonly least?: number;
   readonly onChange: (words: string, rows: readonly T[]) => void;
   /** How another one is begun. */
   readonly add: ReactNode;
 };
 
 /** A list that is decided row by row, from below upwards: each row's own fields, its place, and whether it is there at all. */
-export const Rows = <T extends object>({ title, word, rows, fields, nameOf, scale, most, onChange, add }: Props<T>) => {
+export const Rows = <T extends object>({ title, word, rows, fields, nameOf, scale, most, least = 1, onChange, add }: Props<T>) => {
   const [open, setOpen] = useState<number | null>(null);
   const moved = (from: number, to: number): void => {
     onChange(`the order of its ${word}s`, rows.toSpliced(from, 1).toSpliced(to, 0, rows[from] as T));
@@ -78,7 +80,7 @@ export const Rows = <T extends object>({ title, word, rows, fields, nameOf, scal
                 </Button>
                 <Button
                   look="quiet"
-                  disabled={rows.length === 1}
+                  disabled={rows.length <= least}
                   aria-label={`${word} ${index + 1}: take it away`}
                   onClick={() => onChange(`a ${word} taken away`, rows.toSpliced(index, 1))}
                 >

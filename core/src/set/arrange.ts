@@ -1,0 +1,112 @@
+// µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
+import type { Assembly } from '../assembly/index.ts';
+import { bodyOf } from '../doll/index.ts';
+import type { Room } from '../piece/index.ts';
+import {
+  judgeLayout,
+  type Layout,
+  type LayoutJudged,
+  layoutOf,
+  type Placed,
+  type RoomSpace,
+  type Standing,
+  spaceOf,
+  standAt,
+  type Way,
+  wayThrough,
+} from '../room/index.ts';
+import type { DerivedSet } from './derive.ts';
+import { meansOf } from './derive.ts';
+import type { SetDocument } from './document.ts';
+import type { Finding } from './finding.ts';
+
+/** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
+export type Arranged = {
+  readonly room: Room;
+  readonly layout: Layout | undefined;
+  readonly space: RoomSpace;
+  readonly standing: readonly Standing[];
+  readonly judged: LayoutJudged;
+  readonly way: Way;
+  readonly findings: readonly Finding[];
+};
+
+/** What was put in its place stays the very same thing as long as neither it nor the room has changed, so that what was asked about it holds. */
+const known = new WeakMap<Placed, { readonly assembly: Assembly; readonly corner: string; readonly standing: Standing }>();
+
+const stand = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing => {
+  const corner = space.corner.join(' ');
+  const before = known.get(placed);
+  if (before && before.assembly === assembly && before.corner === corner) return before.standing;
+  const standing = standAt(assembly, placed, space);
+  known.set(placed, { assembly, corner, standing });
+  return standing;
+};
+
+const spaces = new WeakMap<Assembly, RoomSpace>();
+
+const nameIn = (document: SetDocument, id: string): string => document.pieces.find((piece) => piece.id === id)?.name ?? '';
+
+const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way): readonly Finding[] => {
+  const name = (id: string): string => nameIn(document, id);
+  return [
+    ...judged.clashes.map(
+      ([one, other]): Finding => ({
+        code: 'things-clash',
+        severity: 'error',
+        one: name(one),
+        other: other === '' ? '' : name(other),
+        numbers: {},
+        where: { pieceId: one },
+        mend: null,
+      }),
+    ),
+    ...judged.outside.map(
+      (id): Finding => ({ code: 'stands-outside', severity: 'error', thing: name(id), numbers: {}, where: { pieceId: id }, mend: null }),
+    ),
+    ...judged.floating.map(
+      (id): Finding => ({ code: 'hangs-free', severity: 'warning', thing: name(id), numbers: {}, where: { pieceId: id }, mend: null }),
+    ),
+    ...judged.stopped.map(
+      ({ piece, by }): Finding => ({
+        code: 'opens-into',
+        severity: 'warning',
+        thing: name(piece),
+        by: by === '' ? '' : name(by),
+        numbers: {},
+        where: { pieceId: piece },
+        mend: null,
+      }),
+    ),
+    ...way.unreached.map(
+      (id): Finding => ({
+        code: 'no-way-to',
+        severity: 'warning',
+        thing: name(id),
+        doll: document.doll.name,
+        numbers: { shoulders: bodyOf(document.doll).shoulderBreadth },
+        where: { pieceId: id },
+        mend: null,
+      }),
+    ),
+  ];
+};
+
+/** A room of a set, arranged as its layout that counts says, or another.
+ *  Shape: document, its derived pieces, the room's id → the room arranged; nothing where it is no room or cannot be built. */
+export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: string, layoutId?: string): Arranged | undefined => {
+  const room = document.pieces.find(({ id }) => id === roomId);
+  const shell = derived.pieces.find(({ id }) => id === roomId)?.made;
+  if (room?.family !== 'room' || !shell) return undefined;
+  const space = spaces.get(shell.assembly) ?? spaceOf(room, shell.assembly, meansOf(document));
+  if (!space) return undefined;
+  spaces.set(shell.assembly, space);
+  const layout = document.layouts.find(({ id }) => id === layoutId) ?? layoutOf(document.layouts, roomId);
+  const standing = (layout?.placed ?? []).flatMap((placed): readonly Standing[] => {
+    const made = derived.pieces.find(({ id }) => id === placed.piece)?.made;
+    return made ? [stand(made.assembly, placed, space)] : [];
+  });
+  const judged = judgeLayout(space, standing);
+  const way = wayThrough(space, standing, bodyOf(document.doll));
+  return { room, layout, space, standing, judged, way, findings: findingsOf(document, judged, way) };
+};

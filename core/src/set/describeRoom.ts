@@ -1,0 +1,36 @@
+import { assertNever } from '../kit/index.ts';
+import { showLength, type Units } from '../measure/index.ts';
+import type { Described } from './describeShape.ts';
+import type { Finding } from './finding.ts';
+
+type RoomFinding = Finding & { readonly code: 'things-clash' | 'stands-outside' | 'hangs-free' | 'opens-into' | 'no-way-to' };
+
+/** The words of a finding about what stands in a room, sizes in the maker's units. */
+export const describeRoom = (finding: RoomFinding, units: Units): Described => {
+  switch (finding.code) {
+    case 'things-clash':
+      return {
+        title: 'Two things in one place',
+        reason:
+          finding.other === ''
+            ? `${finding.one} runs into the room’s own walls, or what is in them.`
+            : `${finding.one} and ${finding.other} run into each other.`,
+      };
+    case 'stands-outside':
+      return { title: 'Not in the room', reason: `${finding.thing} stands out beyond the clear floor.` };
+    case 'hangs-free':
+      return { title: 'Nothing holds it up', reason: `${finding.thing} hangs in the air: no wall and nothing else is near it.` };
+    case 'opens-into':
+      return {
+        title: 'No room to open',
+        reason: `What opens of ${finding.thing} runs into ${finding.by === '' ? 'the room’s wall' : finding.by}.`,
+      };
+    case 'no-way-to':
+      return {
+        title: 'She cannot get there',
+        reason: `${finding.doll} is ${showLength(finding.numbers.shoulders, units)} across the shoulders, and no way as wide leads to ${finding.thing}.`,
+      };
+    default:
+      return assertNever(finding);
+  }
+};

@@ -1,0 +1,117 @@
+import type { Inspection } from '@parlor/core/assembly';
+import { storedOf } from '@parlor/core/room';
+import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
+import { useMemo } from 'react';
+import { useAppSelector, useSet } from '../../state/index.ts';
+import { Choice, canDrawModel, MarginNote, PieceModel, Size } from '../../ui/index.ts';
+import { WallElevation } from './WallElevation.tsx';
+
+const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes: true, clearIsFree: true, loose: [], stopped: [] };
+
+/** The room and all that stands in it as one thing to look at. */
+const togetherOf = ({ space, standing }: Arranged, shell: MadePiece): MadePiece => {
+  const parts = [...space.shell.parts, ...standing.flatMap(({ body }) => body.parts)];
+  const boxes = [...space.shell.boxes, ...standing.flatMap(({ body }) => body.boxes)];
+  const most = ([0, 1, 2] as const).map((axis) => Math.max(...boxes.map(({ max }) => max[axis]))) as unknown as readonly [
+    number,
+    number,
+    number,
+  ];
+  return {
+    ...shell,
+    assembly: { ...shell.assembly, parts, outside: { min: [0, 0, 0], max: most }, motions: [] },
+    inspection: NOTHING,
+    tags: parts.map(() => ''),
+    groups: [],
+    joined: [],
+  };
+};
+
+const Stored = ({ arranged, shell }: { readonly arranged: Arranged; readonly shell: MadePiece }) => {
+  const stored = useMemo(() => storedOf(arranged.room, shell.assembly.parts), [arranged.room, shell]);
+  return (
+    <p className="text-note text-graphite" data-testid="stored">
+      {stored.apart ? (
+        <>
+          Put away it is {stored.boards} flat boards, the largest <Size world="doll" lengthUm={stored.width} /> by{' '}
+          <Size world="doll" lengthUm={stored.depth} />, <Size world="doll" lengthUm={stored.height} /> high on one another.
+        </>
+      ) : (
+        <>
+          Glued for good: it is put away as it stands, <Size world="doll" lengthUm={stored.width} /> by{' '}
+          <Size world="doll" lengthUm={stored.depth} /> and <Size world="doll" lengthUm={stored.height} /> high.
+        </>
+      )}
+    </p>
+  );
+};
+
+type Props = { readonly arranged: Arranged; readonly piece: DerivedPiece; readonly side: number; readonly onSide: (side: number) => void };
+
+/** What follows from a room: the room to walk round, its walls one by one, what is to be minded. */
+export const Follows = ({ arranged, piece, side, onSide }: Props) => {
+  const { doll, pieces } = useSet();
+  const night = useAppSelector((state) => state.desk.night);
+  const { made } = piece;
+  const whole = useMemo(() => made && togetherOf(arranged, made), [arranged, made]);
+  const sides = arranged.space.sides.flatMap(({ name, walled }, index) => (walled ? [{ value: String(index), label: name }] : []));
+  const nameOf = (id: string): string | undefined => pieces.find((each) => each.id === id)?.name;
+  const notes = [...arranged.findings, ...piece.findings];
+  return (
+    <div className="flex flex-col gap-3">
+      <header className="flex items-start justify-between gap-4">
+        <div>
+          <h2 className="text-head">
+            {piece.name}, for {doll.name || 'the doll'}
+          </h2>
+          <p className="text-graphite">what follows</p>
+        </div>
+        {made && (
+          <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
+            {made.assembly.parts.length} parts · {arranged.standing.length} things
+          </p>
+        )}
+      </header>
+      {whole && (
+        <div className={canDrawModel() ? 'relative h-72 shrink-0' : 'relative'}>
+          <div className={canDrawModel() ? 'absolute inset-0' : ''}>
+            <PieceModel
+              made={whole}
+              name={piece.name}
+              dollHeightUm={doll.height}
+              apart={0}
+              tag={null}
+              xray={false}
+              steps={[]}
+              step={null}
+              key={String(night)}
+            />
+          </div>
+        </div>
+      )}
+      <section aria-label="Walls from inside">
+        <Choice label="Wall seen from inside" hideLabel value={String(side)} options={sides} onChange={(next) => onSide(Number(next))} />
+        {arranged.space.sides[side]?.walled ? (
+          <div className="h-64 mt-2">
+            <WallElevation arranged={arranged} side={side} />
+          </div>
+        ) : (
+          <p className="font-hand text-graphite p-4">This side is open. Choose a wall.</p>
+        )}
+      </section>
+      {made && <Stored arranged={arranged} shell={made} />}
+      <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
+        {notes.map((finding, index) => (
+          <MarginNote
+            key={`${finding.code} ${index}`}
+            finding={finding}
+            of={finding.where.pieceId === piece.id ? undefined : nameOf(finding.where.pieceId)}
+          />
+        ))}
+        {notes.length === 0 && (
+          <li className="font-hand text-body text-moss">Nothing to note: all stands free, opens, and can be reached.</li>
+        )}
+      </ul>
+    </div>
+  );
+};

@@ -1,0 +1,252 @@
+import { bodyOf, posed } from '@parlor/core/doll';
+import { showLength } from '@parlor/core/measure';
+import { footprintOf, type Placed, type Standing, snapped } from '@parlor/core/room';
+import type { Arranged } from '@parlor/core/set';
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import { useSet, useUnits } from '../../state/index.ts';
+import { cx, drawnFrom, fillOf } from '../../ui/index.ts';
+import { movedTo, turnedBy } from './layouts.ts';
+import { gridOf } from './useRoom.ts';
+
+type Props = {
+  readonly arranged: Arranged;
+  readonly chosen: string | null;
+  readonly side: number;
+  readonly onChoose: (piece: string | null) => void;
+  readonly onSide: (side: number) => void;
+  readonly onHold: (placed: Placed | null) => void;
+  readonly onPlace: (words: string, placed: Placed) => void;
+  readonly onTakeOut: (piece: string) => void;
+};
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+const mm = (um: number): number => um / 1000;
+
+/** The doll's way: squares that she comes to, as one path. */
+const wayPath = ({ way }: Arranged): string => {
+  const side = mm(way.cell);
+  let path = '';
+  for (let row = 0; row < way.rows; row += 1) {
+    for (let column = 0; column < way.columns; column += 1) {
+      if (!way.reached[row * way.columns + column]) continue;
+      const from = column;
+      while (column + 1 < way.columns && way.reached[row * way.columns + column + 1]) column += 1;
+      path += `M${from * side} ${row * side}H${(column + 1) * side}V${(row + 1) * side}H${from * side}Z`;
+    }
+  }
+  return path;
+};
+
+const ring = (points: readonly (readonly [number, number])[]): string => `M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`;
+
+/** A thing as it is seen from above, in its own place; drawn once for as long as it stands there. */
+const Above = ({ standing, arranged }: { readonly standing: Standing; readonly arranged: Arranged }) => {
+  const [cx0, , cz] = arranged.space.corner;
+  const drawings = useMemo(() => drawnFrom(standing.body.parts, 'top'), [standing]);
+  const front = Math.max(...standing.body.boxes.map(({ max }) => max[2]));
+  return (
+    <g transform={`translate(${-mm(cx0)} ${mm(front - cz)})`}>
+      {drawings.map((drawing) => (
+        <path
+          key={drawing.index}
+          d={drawing.path}
+          fillRule="evenodd"
+          fill={fillOf(drawing)}
+          stroke="var(--ink)"
+          strokeWidth="1"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </g>
+  );
+};
+
+/** The room from above: its walls to touch, its things to move, the way that the doll has among them. */
+export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut }: Props) => {
+  const { doll, pieces } = useSet();
+  const units = useUnits();
+  const svg = useRef<SVGSVGElement>(null);
+  const [hand, setHand] = useState<{ readonly placed: Placed; readonly dx: number; readonly dz: number; readonly moved: boolean } | null>(
+    null,
+  );
+  const { space, standing, judged } = arranged;
+  const [width, depth] = [Math.max(...space.ring.map(([x]) => x)), Math.max(...space.ring.map(([, z]) => z))];
+  const room = Math.max(width, depth) * 0.1;
+  const bad = new Set([...judged.clashes.flat(), ...judged.outside]);
+  const path = useMemo(() => wayPath(arranged), [arranged]);
+  const body = useMemo(() => bodyOf(doll), [doll]);
+  const figure = useMemo(() => posed(body, 'above'), [body]);
+  const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
+  const grid = gridOf(units.unit);
+
+  const pointOf = (event: PointerEvent): readonly [number, number] => {
+    const matrix = svg.current?.getScreenCTM();
+    if (!matrix) return [0, 0];
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    return [x * 1000, y * 1000];
+  };
+  const snap = (each: Standing, x: number, z: number, fine: boolean): Placed => {
+    const others = standing.filter((other) => other.placed.piece !== each.placed.piece);
+    const [hx, hz] = footprintOf(each.size, each.placed.turn);
+    const reach = fine ? 0 : (mm(Math.max(width, depth)) / 40) * 1000;
+    const [nx, nz] = snapped([x, z], { half: [hx / 2, hz / 2], others, space }, reach, fine ? 100 : grid);
+    return movedTo(each.placed, nx, nz);
+  };
+  const onKeyDown = (event: KeyboardEvent, each: Standing): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const name = nameOf(each.placed.piece);
+    const arrow = ARROWS[event.key];
+    const done = (words: string, placed: Placed): void => {
+      event.preventDefault();
+      onPlace(words, placed);
+    };
+    if (arrow) {
+      const step = grid * (event.shiftKey ? 10 : 1);
+      done(`${name} moved`, movedTo(each.placed, each.placed.x + arrow[0] * step, each.placed.z + arrow[1] * step));
+    } else if (event.key === ',' || event.key === '.') done(`${name} turned`, turnedBy(each.placed, event.key === ',' ? 15 : -15));
+    else if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      onTakeOut(each.placed.piece);
+    }
+  };
+  const [px, py] = [mm(room), mm(room)];
+  return (
+    <svg
+      ref={svg}
+      viewBox={`${-px} ${-py} ${mm(width) + 2 * px} ${mm(depth) + 2 * py}`}
+      className="w-full h-full touch-none select-none"
+      role="group"
+      aria-label="Plan of the room, seen from above"
+      data-testid="plan"
+      onPointerDown={(event) => {
+        if (event.target === event.currentTarget) onChoose(null);
+      }}
+      onPointerMove={(event) => {
+        if (!hand) return;
+        const each = standing.find(({ placed }) => placed.piece === hand.placed.piece);
+        if (!each) return;
+        const [x, z] = pointOf(event);
+        const placed = snap(each, x - hand.dx, z - hand.dz, event.shiftKey);
+        setHand({ ...hand, placed, moved: true });
+        onHold(placed);
+      }}
+      onPointerUp={() => {
+        if (hand?.moved) onPlace(`${nameOf(hand.placed.piece)} moved`, hand.placed);
+        setHand(null);
+        onHold(null);
+      }}
+      onPointerCancel={() => {
+        setHand(null);
+        onHold(null);
+      }}
+    >
+      <path d={ring(space.ring)} fill="var(--paper)" onPointerDown={() => onChoose(null)} />
+      <path d={path} fill="var(--sprig)" fillOpacity="0.55" pointerEvents="none" />
+      {standing.map((each) => {
+        const { piece, x, z, turn, up } = each.placed;
+        const [w, d] = [mm(each.size[0]), mm(each.size[2])];
+        const name = nameOf(piece);
+        return (
+          <g key={piece} data-placed={piece} className="outline-none group">
+            <Above standing={each} arranged={arranged} />
+            <g transform={`translate(${mm(x)} ${mm(z)}) rotate(${-turn})`}>
+              <rect
+                x={-w / 2}
+                y={-d / 2}
+                width={w}
+                height={d}
+                fill={bad.has(piece) ? 'var(--blush)' : 'transparent'}
+                fillOpacity={bad.has(piece) ? 0.55 : 1}
+                stroke={chosen === piece ? 'var(--moss)' : bad.has(piece) ? 'var(--rose)' : 'transparent'}
+                strokeWidth={chosen === piece || bad.has(piece) ? 3 : 1}
+                strokeDasharray={up > 0 ? '6 4' : undefined}
+                vectorEffect="non-scaling-stroke"
+                className={cx('cursor-grab focus-visible:stroke-[var(--ink)] outline-none')}
+                role="button"
+                tabIndex={0}
+                aria-pressed={chosen === piece}
+                aria-label={`${name}, ${showLength(x, units)} from the left, ${showLength(z, units)} from the back${up > 0 ? `, ${showLength(up, units)} up` : ''}; arrows move it, comma and full stop turn it, Delete takes it out`}
+                onFocus={() => onChoose(piece)}
+                onKeyDown={(event) => onKeyDown(event, each)}
+                onPointerDown={(event) => {
+                  onChoose(piece);
+                  const [at, into] = pointOf(event);
+                  setHand({ placed: each.placed, dx: at - x, dz: into - z, moved: false });
+                  svg.current?.setPointerCapture(event.pointerId);
+                }}
+              />
+            </g>
+          </g>
+        );
+      })}
+      <g transform={`translate(${mm(width) * 0.5} ${mm(depth) - mm(body.foot) * 0.4}) rotate(180)`} pointerEvents="none">
+        {figure.map((outline, index) => (
+          <path
+            key={index}
+            d={`M${outline.map(([x, y]) => `${mm(x)} ${-mm(y)}`).join('L')}Z`}
+            fill="var(--lilac)"
+            stroke="var(--figure-line)"
+            strokeWidth="1"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      </g>
+      {space.sides.map(({ name, from, to, walled, doors }, index) => {
+        const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+        const at = (along: number): readonly [number, number] => [
+          mm(from[0] + ((to[0] - from[0]) * along) / length),
+          mm(from[1] + ((to[1] - from[1]) * along) / length),
+        ];
+        const [a, b] = [at(0), at(length)];
+        return (
+          <g key={name}>
+            <line
+              x1={a[0]}
+              y1={a[1]}
+              x2={b[0]}
+              y2={b[1]}
+              stroke={side === index ? 'var(--moss)' : 'var(--ink)'}
+              strokeWidth={walled ? 7 : 1.5}
+              strokeDasharray={walled ? undefined : '3 5'}
+              strokeLinecap="square"
+              vectorEffect="non-scaling-stroke"
+            />
+            {doors.map(([p, q]) => (
+              <line
+                key={p}
+                x1={at(p)[0]}
+                y1={at(p)[1]}
+                x2={at(q)[0]}
+                y2={at(q)[1]}
+                stroke="var(--paper)"
+                strokeWidth="5"
+                vectorEffect="non-scaling-stroke"
+              />
+            ))}
+            <line
+              x1={a[0]}
+              y1={a[1]}
+              x2={b[0]}
+              y2={b[1]}
+              stroke="transparent"
+              strokeWidth="26"
+              vectorEffect="non-scaling-stroke"
+              className="cursor-pointer"
+              data-side={index}
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                onSide(index);
+              }}
+            />
+          </g>
+        );
+      })}
+    </svg>
+  );
+};

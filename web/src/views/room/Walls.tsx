@@ -1,0 +1,122 @@
+import type { Scale } from '@parlor/core/measure';
+import {
+  isFieldShown,
+  MOST_OPENINGS,
+  newOpening,
+  newWall,
+  OPENING_FORMS,
+  OPENING_WORDS,
+  type OpeningForm,
+  type Room,
+  sideName,
+  WALL_FIELDS,
+  WALL_OPENING_FIELDS,
+  type Wall,
+  withValueAt,
+} from '@parlor/core/piece';
+import type { PieceChange } from '@parlor/core/set';
+import { useState } from 'react';
+import { useEdit } from '../../state/index.ts';
+import { Button, Choice, Decision, Picker, Rows } from '../../ui/index.ts';
+
+const FORMS = OPENING_FORMS.map((form) => ({ value: form, label: OPENING_WORDS[form] }));
+
+type Props = { readonly room: Room; readonly scale: Scale; readonly side: number; readonly onSide: (side: number) => void };
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** One wall: what it is, and what is in it. */
+const WallFields = ({
+  wall,
+  name,
+  scale,
+  onChange,
+}: {
+  readonly wall: Wall;
+  readonly name: string;
+  readonly scale: Scale;
+  readonly onChange: (words: string, wall: Wall) => void;
+}) => {
+  const [form, setForm] = useState<OpeningForm>('window');
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start mt-2">
+        {WALL_FIELDS.filter((field) => isFieldShown(field, wall)).map((field) => (
+          <Decision
+            key={field.path.join('.')}
+            field={{ ...field, label: field.path.length === 1 && field.path[0] === 'kind' ? capital(name) : field.label }}
+            owner={wall}
+            scale={scale}
+            onChange={(words, path, value) => onChange(`${words}, ${name}`, withValueAt(wall, path, value))}
+          />
+        ))}
+      </div>
+      {(wall.kind === 'wall' || wall.kind === 'removable') && (
+        <Rows
+          title={`In the ${name}`}
+          word="opening"
+          least={0}
+          rows={wall.openings}
+          fields={WALL_OPENING_FIELDS}
+          nameOf={({ form: each }) => OPENING_WORDS[each]}
+          scale={scale}
+          most={MOST_OPENINGS}
+          onChange={(words, openings) => onChange(`${words}, ${name}`, { ...wall, openings })}
+          add={
+            <div className="flex items-end gap-3">
+              <div className="flex-1">
+                <Picker label="Put in" value={form} options={FORMS} onChange={(next) => setForm(next as OpeningForm)} />
+              </div>
+              <Button
+                look="quiet"
+                onClick={() =>
+                  onChange(`${OPENING_WORDS[form]} in the ${name}`, { ...wall, openings: [...wall.openings, newOpening(form)] })
+                }
+              >
+                put it there
+              </Button>
+            </div>
+          }
+        />
+      )}
+    </div>
+  );
+};
+
+/** The walls of a room, one at a time: the one that was touched on the plan. */
+export const Walls = ({ room, scale, side, onSide }: Props) => {
+  const edit = useEdit();
+  const count = room.plan === 'own' ? room.points.length : 4;
+  const wallOf = (index: number): Wall => room.walls[index] ?? newWall();
+  const change = (words: string, walls: Pick<Room, 'walls'> | Pick<Room, 'between'>): void =>
+    edit(`${words} of ${room.name}`, { kind: 'change-piece', id: room.id, change: walls as PieceChange });
+  const put = (words: string, wall: Wall): void =>
+    change(words, { walls: Array.from({ length: count }, (_, index) => (index === side ? wall : wallOf(index))) });
+  const sides = Array.from({ length: count }, (_, index) => ({ value: String(index), label: sideName(room, index) }));
+  const dividers = room.plan === 'own' ? 0 : room.cells - 1;
+  return (
+    <section aria-label="Walls" className="mt-2">
+      <Choice label="Wall" hideLabel value={String(side)} options={sides} onChange={(next) => onSide(Number(next))} />
+      <WallFields key={side} wall={wallOf(side)} name={sideName(room, side)} scale={scale} onChange={put} />
+      {Array.from({ length: dividers }, (_, index) => (
+        <details key={index} className="mt-2">
+          <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
+            The wall between rooms {index + 1} and {index + 2}
+          </summary>
+          <WallFields
+            wall={room.between[index] ?? newWall()}
+            name={`wall between rooms ${index + 1} and ${index + 2}`}
+            scale={scale}
+            onChange={(words, wall) =>
+              change(words, {
+                between: Array.from({ length: dividers }, (_unused, number) =>
+                  number === index ? { ...wall, kind: 'wall' } : (room.between[number] ?? newWall()),
+                ),
+              })
+            }
+          />
+        </details>
+      ))}
+    </section>
+  );
+};
