@@ -75,10 +75,12 @@ const turnedDown = (regions: readonly Region[]): readonly Region[] => {
 
 const above = ({ shoulderBreadth, height, chin, foot: long }: Body): readonly Region[] => {
   const head = (height - chin) / 2;
+  // The toes and the nose tell which way she looks.
   return [
-    ball(0, 0, shoulderBreadth / 2, shoulderBreadth * 0.24),
-    ball(0, 0, head * 0.8, head * 0.85),
-    ...[-1, 1].map((side) => ball(side * shoulderBreadth * 0.22, -long * 0.32, long * 0.2, long * 0.5)),
+    ball(0, 0, shoulderBreadth / 2, shoulderBreadth * 0.2),
+    ball(0, 0, head * 0.85, head),
+    ball(0, -head, head * 0.2, head * 0.25),
+    ...[-1, 1].map((side) => ball(side * shoulderBreadth * 0.16, -long * 0.25, long * 0.14, long * 0.36)),
   ];
 };
 

@@ -13,6 +13,14 @@ export type RoomSide = {
   readonly doors: readonly (readonly [from: number, to: number])[];
 };
 
+export type Between = {
+  readonly x0: number;
+  readonly x1: number;
+  readonly from: number;
+  readonly to: number;
+  readonly doors: readonly (readonly [number, number])[];
+};
+
 /** A room. `corner` is the clear plan's back left corner on the floor, in the assembly's space; points of the plan are from there, x to the right, z
  *  towards the viewer. */
 export type RoomSpace = {
@@ -22,6 +30,8 @@ export type RoomSpace = {
   readonly height: number;
   /** How far what runs round the walls at the floor stands out before them. */
   readonly skirting: number;
+  /** Walls between rooms side by side: the strip of the plan that each takes, and doors in it from the back. */
+  readonly between: readonly Between[];
   readonly shell: Boxed;
 };
 
@@ -37,7 +47,7 @@ export const spaceOf = (room: Room, assembly: Assembly, means: Means): RoomSpace
     ({ id }) => id === `${room.id}/floor` || id.startsWith(`${room.id}/floor~`) || id.startsWith(`${room.id}/floor piece`),
   );
   if (floors.length === 0) return undefined;
-  const { ring, left, back, sides, clear, skirting } = roomPlan(room, means);
+  const { ring, left, back, sides, clear, skirting, between } = roomPlan(room, means);
   const { min, max } = around(floors.map(boxOf));
   return {
     corner: [min[0] + left, max[1], min[2] + back],
@@ -45,6 +55,7 @@ export const spaceOf = (room: Room, assembly: Assembly, means: Means): RoomSpace
     sides,
     height: clear,
     skirting,
+    between,
     shell: boxed(assembly.parts),
   };
 };

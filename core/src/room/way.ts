@@ -55,6 +55,12 @@ const wallsOf = ({ from, to, walled, doors }: RoomSide): readonly (readonly [Poi
   );
 };
 
+/** What doors leave of a wall between two rooms. */
+const partsOf = ({ x0, x1, from, to, doors }: RoomSpace['between'][number]): readonly Rect[] => {
+  const edges = [from, ...[...doors].sort((a, b) => a[0] - b[0]).flat(), to];
+  return Array.from({ length: edges.length / 2 }, (_, index): Rect => [x0, edges[2 * index] as number, x1, edges[2 * index + 1] as number]);
+};
+
 /** Where she walks in: the open sides, and the middles of doors. */
 const entrancesOf = (sides: readonly RoomSide[]): readonly (readonly [Point, Point])[] =>
   sides.flatMap(({ from, to, walled, doors }): readonly (readonly [Point, Point])[] => {
@@ -89,6 +95,11 @@ export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body
     return false;
   };
   for (const rect of rects.flatMap(({ list }) => list))
+    around(rect, half, (index) => {
+      if (free[index] && away(middle(index), rect) < half) free[index] = 0;
+      return false;
+    });
+  for (const rect of space.between.flatMap(partsOf))
     around(rect, half, (index) => {
       if (free[index] && away(middle(index), rect) < half) free[index] = 0;
       return false;

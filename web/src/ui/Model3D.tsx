@@ -26,6 +26,8 @@ type Props = {
   readonly made: MadePiece;
   readonly name: string;
   readonly dollHeightUm: number;
+  /** Where the doll stands in a room, in mm; beside the piece when left out. */
+  readonly dollAt?: readonly [number, number, number] | undefined;
   readonly apart: number;
   readonly tag: string | null;
   /** Everything is seen through. */
@@ -144,7 +146,7 @@ const afterPaint = (then: () => void): void => {
 const STILL = 6;
 
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, step, clothes, onTouch, foretaste }: Props) => {
+export const Model3D = ({ made, name, dollHeightUm, dollAt, apart, tag, xray, steps, step, clothes, onTouch, foretaste }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);
@@ -186,7 +188,15 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
     if (!current) return;
     const old = current.model;
     if (old) current.past = [...current.past, () => dispose(old)];
-    current.model = buildModel(made.assembly.parts, made.tags, new Vector3(...size).divideScalar(1000), dollHeightUm, coloursNow(), plain);
+    current.model = buildModel(
+      made.assembly.parts,
+      made.tags,
+      new Vector3(...size).divideScalar(1000),
+      dollHeightUm,
+      coloursNow(),
+      plain,
+      dollAt ?? null,
+    );
     const host = canvas.current?.parentElement;
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
     if (lastShape.current !== shape) {
@@ -194,7 +204,7 @@ export const Model3D = ({ made, name, dollHeightUm, apart, tag, xray, steps, ste
       frame(current);
     }
     lastShape.current = shape;
-  }, [made, dollHeightUm, shape, size, plain]);
+  }, [made, dollHeightUm, dollAt, shape, size, plain]);
   useEffect(() => {
     const current = stage.current;
     if (!current?.model || !clothes || made.assembly.parts.length !== current.model.bodies.length) return;

@@ -139,7 +139,7 @@ const figure = (heightUm: number, colours: Colours): Mesh => {
 
 export type Model = { readonly scene: Scene; readonly bodies: readonly Body[]; readonly size: Vector3; readonly middle: Vector3 };
 
-/** Builds the scene of a piece with the doll's figure standing to its right; `plain` shows all board alike, as it is bought. */
+/** Builds the scene of a piece with the doll's figure standing to its right, or where she is in a room (mm); `plain` shows all board alike, as it is bought. */
 export const buildModel = (
   parts: readonly Part[],
   tags: readonly string[],
@@ -147,18 +147,21 @@ export const buildModel = (
   dollHeightUm: number,
   colours: Colours,
   plain = false,
+  dollAt: readonly [number, number, number] | null = null,
 ): Model => {
   const scene = new Scene();
   const centre = size.clone().multiplyScalar(0.5);
   const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours, plain));
   for (const { group } of bodies) scene.add(group);
   const doll = figure(dollHeightUm, colours);
-  doll.position.set(size.x + (dollHeightUm / 1000) * 0.32, 0, size.z * 0.5);
+  if (dollAt) doll.position.set(...dollAt);
+  else doll.position.set(size.x + (dollHeightUm / 1000) * 0.32, 0, size.z * 0.5);
   scene.add(doll);
   const sun = new DirectionalLight('#ffffff', 1.7);
   sun.position.set(size.x * 0.2 + 200, size.y + 400, size.z + 700);
   scene.add(new AmbientLight('#ffffff', 1.75), sun);
-  const whole = new Vector3(size.x + (dollHeightUm / 1000) * 0.5, Math.max(size.y, dollHeightUm / 1000), size.z);
+  const beside = dollAt ? 0 : (dollHeightUm / 1000) * 0.5;
+  const whole = new Vector3(size.x + beside, Math.max(size.y, dollHeightUm / 1000), size.z);
   return { scene, bodies, size: whole, middle: whole.clone().multiplyScalar(0.5) };
 };
 

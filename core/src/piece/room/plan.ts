@@ -132,6 +132,16 @@ export const planOf = (room: Room, means: Means): RoomPlan => {
 export const betweenOf = ({ room, cells }: RoomPlan): readonly Wall[] =>
   Array.from({ length: cells.length - 1 }, (_, index) => room.between[index] ?? newWall());
 
+const LOW: ReadonlySet<string> = new Set(['arch', 'plain', 'bought']);
+
+/** What one walks through in a wall: from where to where along it. */
+const doorsIn = (wall: Wall, length: number, doll: (measure: Measure) => number): readonly (readonly [number, number])[] =>
+  wall.openings.flatMap(({ form, end, from, up, width }) => {
+    const wide = doll(width);
+    const x0 = end === 'left' ? doll(from) : length - doll(from) - wide;
+    return form === 'door' || (LOW.has(form) && doll(up) === 0) ? [[x0, x0 + wide] as const] : [];
+  });
+
 /** A room's clear plan as things are placed in it: its corners from the back left of the box round it, how far the floor reaches beyond that, and its
  *  sides with what one walks in by.
  *  Shape: room, means → plan; µm at doll size. */
@@ -144,6 +154,8 @@ export const roomPlan = (
   readonly back: number;
   readonly clear: number;
   readonly skirting: number;
+  /** Walls between rooms side by side: from the back to the front, how thick, and doors in them from the back. */
+  readonly between: readonly { x0: number; x1: number; from: number; to: number; doors: readonly (readonly [number, number])[] }[];
   readonly sides: readonly { name: string; from: At; to: At; walled: boolean; doors: readonly (readonly [number, number])[] }[];
 } => {
   const plan = planOf(room, means);
@@ -156,14 +168,16 @@ export const roomPlan = (
     back: least(1),
     clear,
     skirting: doll(room.skirting) > 0 ? plan.sheets.trim.one : 0,
+    between: betweenOf(plan).map((wall, index) => {
+      const [x0, depth] = [plan.cells[index]?.x1 as number, ring[2]?.[1] ?? 0];
+      const doors = doorsIn(wall, depth, doll).map(([a, b]) =>
+        wall.seen === 'left' ? ([a, b] as const) : ([depth - b, depth - a] as const),
+      );
+      return { x0, x1: x0 + plan.sheets.wall.thickness, from: 0, to: depth, doors };
+    }),
     sides: sidesOf(ring).map(({ from, to, length }, index) => {
       const wall = walls[index] as Wall;
-      const doors = wall.openings.flatMap(({ form, end, from: at, up, width }) => {
-        const low = form === 'door' || ((form === 'arch' || form === 'plain' || form === 'bought') && doll(up) === 0);
-        const wide = doll(width);
-        const x0 = end === 'left' ? doll(at) : length - doll(at) - wide;
-        return low ? [[x0, x0 + wide] as const] : [];
-      });
+      const doors = doorsIn(wall, length, doll);
       return { name: sideName(room, index), from, to, walled: isWalled(wall), doors: isWalled(wall) ? doors : [] };
     }),
   };

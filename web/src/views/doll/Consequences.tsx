@@ -2,6 +2,8 @@ import { BODY } from '@parlor/core/doll';
 import { dollUm, realUm, type Scale, showLength, toDoll, UM } from '@parlor/core/measure';
 import { useSet, useUnits } from '../../state/index.ts';
 import { Figure, Size } from '../../ui/index.ts';
+import { Postures } from './Postures.tsx';
+import { Suits } from './Suits.tsx';
 
 /** Heights that touch the body, real sizes from interior-design handbooks (Panero & Zelnik; Neufert), recalled from memory. The share of
  *  stature, where there is one, is the body's own measure (see BODY). */
@@ -84,10 +86,12 @@ export const Consequences = ({ scale, ratio }: { readonly scale: Scale; readonly
         <p className="text-graphite">what follows</p>
       </header>
       <Pair />
+      <Postures />
       <Table scale={scale} own={own} />
       <p className="text-small text-graphite">
         Body measures from stature after Drillis &amp; Contini, recalled; measure your own doll where it matters.
       </p>
+      <Suits />
     </div>
   );
 };

@@ -3,6 +3,8 @@ import { timesSmaller, UM, USUAL_RATIOS } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
 import { useEdit, useScale, useSet } from '../../state/index.ts';
 import { Choice, Picker, SizeField, Spread, TextField } from '../../ui/index.ts';
+import { BodyFields } from './BodyFields.tsx';
+import { Company } from './Company.tsx';
 import { Consequences } from './Consequences.tsx';
 
 type Doll = SetDocument['doll'];
@@ -82,6 +84,8 @@ const Decided = () => {
         />
       </div>
       <ScaleChoice doll={doll} />
+      <BodyFields doll={doll} onChange={change} />
+      <Company />
     </div>
   );
 };

@@ -4,6 +4,7 @@ import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNote, PieceModel, Size } from '../../ui/index.ts';
+import { whereSheStands } from './useRoom.ts';
 import { WallElevation } from './WallElevation.tsx';
 
 const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes: true, clearIsFree: true, loose: [], stopped: [] };
@@ -54,6 +55,11 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
   const night = useAppSelector((state) => state.desk.night);
   const { made } = piece;
   const whole = useMemo(() => made && togetherOf(arranged, made), [arranged, made]);
+  const dollAt = useMemo((): readonly [number, number, number] => {
+    const [x, z] = whereSheStands(arranged);
+    const [cx, cy, cz] = arranged.space.corner;
+    return [(cx + x) / 1000, cy / 1000, (cz + z) / 1000];
+  }, [arranged]);
   const sides = arranged.space.sides.flatMap(({ name, walled }, index) => (walled ? [{ value: String(index), label: name }] : []));
   const nameOf = (id: string): string | undefined => pieces.find((each) => each.id === id)?.name;
   const notes = [...arranged.findings, ...piece.findings];
@@ -79,6 +85,7 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
               made={whole}
               name={piece.name}
               dollHeightUm={doll.height}
+              dollAt={dollAt}
               apart={0}
               tag={null}
               xray={false}

@@ -6,7 +6,7 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { useSet, useUnits } from '../../state/index.ts';
 import { cx, drawnFrom, fillOf } from '../../ui/index.ts';
 import { movedTo, turnedBy } from './layouts.ts';
-import { gridOf } from './useRoom.ts';
+import { gridOf, whereSheStands } from './useRoom.ts';
 
 type Props = {
   readonly arranged: Arranged;
@@ -83,6 +83,10 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
   const body = useMemo(() => bodyOf(doll), [doll]);
   const figure = useMemo(() => posed(body, 'above'), [body]);
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
+  const at = useMemo(() => whereSheStands(arranged), [arranged]);
+  // What lies higher is drawn later, and touched first.
+  const drawn = useMemo(() => [...standing].sort((a, b) => a.body.whole.max[1] - b.body.whole.max[1]), [standing]);
+  const markOf = (id: string): number | undefined => pieces.find((piece) => piece.id === id)?.mark;
   const grid = gridOf(units.unit);
 
   const pointOf = (event: PointerEvent): readonly [number, number] => {
@@ -148,7 +152,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
     >
       <path d={ring(space.ring)} fill="var(--paper)" onPointerDown={() => onChoose(null)} />
       <path d={path} fill="var(--sprig)" fillOpacity="0.55" pointerEvents="none" />
-      {standing.map((each) => {
+      {drawn.map((each) => {
         const { piece, x, z, turn, up } = each.placed;
         const [w, d] = [mm(each.size[0]), mm(each.size[2])];
         const name = nameOf(piece);
@@ -182,10 +186,40 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
                 }}
               />
             </g>
+            <text
+              x={mm(x)}
+              y={mm(z)}
+              className="font-hand"
+              fill="var(--ink)"
+              fontSize={mm(room) * 0.42}
+              textAnchor="middle"
+              dominantBaseline="central"
+              pointerEvents="none"
+            >
+              {markOf(piece)}
+            </text>
           </g>
         );
       })}
-      <g transform={`translate(${mm(width) * 0.5} ${mm(depth) - mm(body.foot) * 0.4}) rotate(180)`} pointerEvents="none">
+      {space.between.map(({ x0, x1, from, to, doors }) => (
+        <path
+          key={x0}
+          d={[from, ...doors.flat(), to]
+            .map((at, index, edges) =>
+              index % 2 === 0 ? `M${mm(x0)} ${mm(at)}H${mm(x1)}V${mm(edges[index + 1] as number)}H${mm(x0)}Z` : '',
+            )
+            .join('')}
+          fill="var(--ink)"
+          pointerEvents="none"
+        />
+      ))}
+      <g className="font-hand" fill="var(--graphite)" fontSize={mm(room) * 0.5} textAnchor="middle">
+        <text x={mm(width) / 2} y={mm(depth) + mm(room) * 0.72}>
+          {showLength(width, units)}
+        </text>
+        <text transform={`translate(${-mm(room) * 0.4} ${mm(depth) / 2}) rotate(-90)`}>{showLength(depth, units)}</text>
+      </g>
+      <g transform={`translate(${mm(at[0])} ${mm(at[1])})`} pointerEvents="none">
         {figure.map((outline, index) => (
           <path
             key={index}

@@ -73,7 +73,7 @@ const RoomFields = ({ room }: { readonly room: Room }) => {
       .map((field) => <Decision key={field.path.join('.')} field={field} owner={room} scale={scale} onChange={change} />);
   return (
     <>
-      <div className="grid grid-cols-3 max-lg:grid-cols-2 gap-x-5 gap-y-2 items-start">{drawn('size')}</div>
+      <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start">{drawn('size')}</div>
       {GROUPS.map(([group, title]) => (
         <details key={group} className="mt-1" data-group={group}>
           <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">{title}</summary>
