@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { asRect, bounds, normalOf, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
+import { asRect, bounds, normalOf, type Point, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -67,6 +67,8 @@ export type Part = {
   readonly length: number | null;
   /** Centres of holes that are drilled or pierced, in the region's plane. */
   readonly centres: readonly (readonly [x: number, y: number])[];
+  /** Lines along which it is scored and folds, in the region's plane. */
+  readonly scores?: readonly (readonly [Point, Point])[] | undefined;
 };
 
 /** A box in space, by its least and greatest corner. */
@@ -88,6 +90,7 @@ export const alike = (part: Part): Part => ({
   held: part.held,
   length: part.length,
   centres: part.centres,
+  scores: part.scores,
 });
 
 /** A piece put together: its parts and what was promised about it. */

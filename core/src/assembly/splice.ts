@@ -175,6 +175,15 @@ const asPiece = (part: Part, region: Region, number: number): Part => {
     name: `${part.name}, piece ${number}`,
     region,
     centres: part.centres.filter(([x, y]) => x >= x0 && x < x1 && y >= y0 && y < y1),
+    scores: part.scores
+      ?.filter(([[x]]) => x > x0 && x < x1)
+      .map(
+        ([[x], [to]]) =>
+          [
+            [x, y0],
+            [to, y1],
+          ] as const,
+      ),
   };
 };
 
@@ -235,6 +244,7 @@ const stripsOn = (
         grain: 'any',
         held: 'glue',
         centres: [],
+        scores: undefined,
       };
     })
     .filter((strip) => findInterference([strip, ...parts.filter((other) => other !== part), ...made]).every(({ a }) => a !== 0));

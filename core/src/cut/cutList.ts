@@ -113,7 +113,8 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const [shape, region] = [shapes[index] as Shape, regions[index]];
     const size =
       'region' in shape ? roughKey(region as Region, grained(part)) : sizeKey(snap(shape.width), snap(shape.height), grained(part));
-    const key = `${part.stuff} ${part.stock} ${cutThicknessOf(part)} ${slants[index]}${size}`;
+    const scored = part.scores ? JSON.stringify(part.scores) : '';
+    const key = `${part.stuff} ${part.stock} ${cutThicknessOf(part)} ${slants[index]}${scored}${size}`;
     const members = rough.get(key);
     if (members) members.push(index);
     else rough.set(key, [index]);

@@ -41,8 +41,11 @@ export const storedOf = (room: Room, parts: readonly Part[]): Stored => {
       return [along(...min), along(...max)];
     });
     const { x0, y0, x1, y1 } = bounds(main.region.outline);
-    const [a, b] = [x1 - x0, y1 - y0];
-    return { long: Math.max(a, b), short: Math.min(a, b), thick: Math.max(...reach) - Math.min(...reach) };
+    // Folded at its score it is as long as its longer half, and twice as thick.
+    const score = main.scores?.[0]?.[0][0];
+    const [a, b] = [score === undefined ? x1 - x0 : Math.max(score - x0, x1 - score), y1 - y0];
+    const thick = (Math.max(...reach) - Math.min(...reach)) * (score === undefined ? 1 : 2);
+    return { long: Math.max(a, b), short: Math.min(a, b), thick };
   });
   return {
     apart: true,

@@ -47,6 +47,10 @@ const spaces = new WeakMap<Assembly, RoomSpace>();
 
 const nameIn = (document: SetDocument, id: string): string => document.pieces.find((piece) => piece.id === id)?.name ?? '';
 
+/** What opens of one thing into the same other is said once. */
+const once = (stopped: LayoutJudged['stopped']): LayoutJudged['stopped'] =>
+  stopped.filter(({ piece, by }, index) => stopped.findIndex((each) => each.piece === piece && each.by === by) === index);
+
 const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way): readonly Finding[] => {
   const name = (id: string): string => nameIn(document, id);
   return [
@@ -67,7 +71,7 @@ const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way): read
     ...judged.floating.map(
       (id): Finding => ({ code: 'hangs-free', severity: 'warning', thing: name(id), numbers: {}, where: { pieceId: id }, mend: null }),
     ),
-    ...judged.stopped.map(
+    ...once(judged.stopped).map(
       ({ piece, by }): Finding => ({
         code: 'opens-into',
         severity: 'warning',

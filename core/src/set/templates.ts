@@ -113,6 +113,12 @@ const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn 
   };
 };
 
+/** A part's scores as its template lies. */
+const scoresOf = (part: Part): Template['scores'] => {
+  const { x0, y0 } = bounds(cutRegionOf(part).outline);
+  return (part.scores ?? []).map(([from, to]) => [homePoint(from, x0, y0), homePoint(to, x0, y0)] as const);
+};
+
 const templateOf = (
   piece: DerivedPiece,
   made: MadePiece,
@@ -130,7 +136,17 @@ const templateOf = (
   const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
   const axis = part.stuff === 'board' || part.stuff === 'clear' ? axisOf(drawn.region) : null;
   return [
-    { ...drawn, tag: made.tags[index] ?? '', name: part.name, piece: piece.name, quantity: 1, sizes: length, scores: [], axis, grain },
+    {
+      ...drawn,
+      tag: made.tags[index] ?? '',
+      name: part.name,
+      piece: piece.name,
+      quantity: 1,
+      sizes: length,
+      scores: scoresOf(part),
+      axis,
+      grain,
+    },
   ];
 };
 

@@ -89,7 +89,8 @@ const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Side[]): 
     if (!opened.ok) return opened;
     const problem =
       (isWalled(wall) ? lampProblem(plan, wall, opened.value, Math.round(side.length), clear) : undefined) ??
-      secondProblem(plan, index, sides);
+      secondProblem(plan, index, sides) ??
+      foldProblem(plan, wall, side, opened.value);
     if (problem) return err(problem);
     found.push({ wall, id, name, side, span: spanOfWall(plan, index, sides), thick: plan.thick[index] as number, opened: opened.value });
   }
@@ -116,6 +117,24 @@ const dividers = (plan: RoomPlan, storey: number, depth: number): Result<readonl
 
 const ROLE = ['back', 'side', 'last side', 'side'] as const;
 
+/** Where a wall is scored to fold, along its side from the left; nought when it is not. */
+const foldOf = ({ doll }: RoomPlan, { fold, foldEnd }: Wall, { length }: Side): number => {
+  const from = doll(fold);
+  return from === 0 ? 0 : Math.round(foldEnd === 'left' ? from : length - from);
+};
+
+/** A fold that is not in its wall, or goes through what is in it. */
+const foldProblem = (plan: RoomPlan, wall: Wall, side: Side, opened: readonly Opened[]): PieceProblem | undefined => {
+  const at = foldOf(plan, wall, side);
+  if (at === 0 || wall.kind === 'shop') return undefined;
+  const t = plan.sheets.wall.thickness;
+  const through = opened.find(({ x0, x1, border }) => at > x0 - border - t && at < x1 + border + t);
+  return (
+    lack('the fold from the wall’s end', Math.min(at, Math.round(side.length) - at), 2 * t) ??
+    (through ? lack(`the fold beside ${OPENING_WORDS[through.opening.form]}`, 0, 1) : undefined)
+  );
+};
+
 /** A wall, what is in it, and a second one before it. */
 const addWall = (
   plan: RoomPlan,
@@ -130,7 +149,22 @@ const addWall = (
   const { sheets, clear } = plan;
   const cuts = cutsFor(plan, wall, opened, Math.round(side.length), floor - low);
   const held = wall.kind === 'removable' ? ({ held: 'slides' } as const) : {};
-  made.parts.push(...wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held }));
+  const fold = foldOf(plan, wall, side);
+  const boards = wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held });
+  const high = floor + clear - low;
+  made.parts.push(
+    ...(fold === 0
+      ? boards
+      : boards.map((board) => ({
+          ...board,
+          scores: [
+            [
+              [fold, 0],
+              [fold, high],
+            ],
+          ] as const,
+        }))),
+  );
   for (const along of [...span.outer, ...span.inner])
     for (const into of [-thick, 0]) {
       const [x, z] = pointAt(side, along, into);

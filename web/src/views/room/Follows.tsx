@@ -74,7 +74,7 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
         </div>
         {made && (
           <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
-            {made.assembly.parts.length} parts · {arranged.standing.length} things
+            {made.assembly.parts.length} parts · {arranged.standing.length} {arranged.standing.length === 1 ? 'thing' : 'things'}
           </p>
         )}
       </header>

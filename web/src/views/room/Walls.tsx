@@ -42,13 +42,14 @@ const WallFields = ({
     <div>
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start mt-2">
         {WALL_FIELDS.filter((field) => isFieldShown(field, wall)).map((field) => (
-          <Decision
-            key={field.path.join('.')}
-            field={{ ...field, label: field.path.length === 1 && field.path[0] === 'kind' ? capital(name) : field.label }}
-            owner={wall}
-            scale={scale}
-            onChange={(words, path, value) => onChange(`${words}, ${name}`, withValueAt(wall, path, value))}
-          />
+          <div key={field.path.join('.')} className={field.path[0] === 'kind' ? 'col-span-2' : undefined}>
+            <Decision
+              field={{ ...field, label: field.path.length === 1 && field.path[0] === 'kind' ? capital(name) : field.label }}
+              owner={wall}
+              scale={scale}
+              onChange={(words, path, value) => onChange(`${words}, ${name}`, withValueAt(wall, path, value))}
+            />
+          </div>
         ))}
       </div>
       {(wall.kind === 'wall' || wall.kind === 'removable') && (
