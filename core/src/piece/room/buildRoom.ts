@@ -56,7 +56,7 @@ const faceOf = (plan: RoomPlan, wall: Wall): number => (wall.cavity > 0 && isWal
 const endsOf = (plan: RoomPlan, faces: readonly [number, number]): readonly [number, number] => {
   const strips = Math.max(
     plan.doll(plan.room.cornerStrips),
-    plan.room.skirting === 0 && !plan.room.rail ? 0 : single(plan.sheets.trim).one,
+    plan.doll(plan.room.skirting) === 0 && !plan.room.rail ? 0 : single(plan.sheets.trim).one,
   );
   return [faces[0] + strips, faces[1] + strips];
 };
@@ -130,7 +130,7 @@ const foldProblem = (plan: RoomPlan, wall: Wall, side: Side, opened: readonly Op
   const t = plan.sheets.wall.thickness;
   const through = opened.find(({ x0, x1, border }) => at > x0 - border - t && at < x1 + border + t);
   return (
-    lack('the fold from the wall’s end', Math.min(at, Math.round(side.length) - at), 2 * t) ??
+    lack('the fold from the wall’s end', Math.min(at, Math.round(side.length) - at), t) ??
     (through ? lack(`the fold beside ${OPENING_WORDS[through.opening.form]}`, 0, 1) : undefined)
   );
 };
@@ -356,7 +356,7 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
       Math.min(least, ...plan.cells.map(({ x0, x1 }) => x1 - x0)),
       2 * doll(room.cornerStrips) + 2 * faces + 2_000,
     ) ??
-    (room.cornerStrips !== 0 ? lack('strips in the corners', doll(room.cornerStrips), 2 * single(sheets.trim).one) : undefined)
+    (doll(room.cornerStrips) > 0 ? lack('strips in the corners', doll(room.cornerStrips), 2 * single(sheets.trim).one) : undefined)
   );
 };
 
