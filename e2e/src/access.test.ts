@@ -31,6 +31,7 @@ const VIEWS = [
   ['/sets', '[data-set="night-ferry-hall"] svg path'],
   ['/sets/harbour-post-office/doll', '[data-figure]'],
   ['/sets/harbour-post-office/pieces/piece-2', '[data-testid="verdict"]'],
+  ['/sets/harbour-post-office/room', '[data-testid="plan"] [data-placed]'],
   ['/sets/harbour-post-office/coverings/piece-2', '[data-paper]'],
   ['/sets/harbour-post-office/cutting', '[data-testid="bound"]'],
   ['/sets/potting-shed/printing', '[data-page="2"][data-shown="there"]'],

@@ -36,6 +36,12 @@ const ON_A_BAY: readonly Line[] = [
   [[['Delete']], 'take the bay out'],
 ];
 
+const ON_A_PLAN: readonly Line[] = [
+  [[['←'], ['→'], ['↑'], ['↓']], 'move the thing by a step of the rule; with Shift ten'],
+  [[[','], ['.']], 'turn it to the left, to the right'],
+  [[['Delete']], 'take it out of the room'],
+];
+
 const ELSEWHERE: readonly Line[] = [
   [[['←'], ['→'], ['↑'], ['↓']], 'on the model: turn it; on the twin rule: move the mark'],
   [[['Esc']], 'put a sheet, a note or the mark away'],
@@ -66,6 +72,7 @@ export const KeySheet = ({ open, onOpenChange }: { readonly open: boolean; reado
       <Block title="Everywhere" lines={EVERYWHERE} />
       <Block title="In a size" lines={IN_A_SIZE} />
       <Block title="On a bay of the drawing" lines={ON_A_BAY} />
+      <Block title="On the plan of a room" lines={ON_A_PLAN} />
       <Block title="Elsewhere" lines={ELSEWHERE} />
     </div>
   </Sheet>

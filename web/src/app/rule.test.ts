@@ -42,6 +42,7 @@ describe('turning pages', () => {
       '/sets',
       '/sets/attic/doll',
       '/sets/attic/pieces',
+      '/sets/attic/room',
       '/sets/attic/coverings',
       '/sets/attic/cutting',
       '/sets/attic/printing',

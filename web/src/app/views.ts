@@ -1,6 +1,6 @@
 /** The views of a set in the order of the work; findings of `codes` are counted at their thumb. */
 export const SET_VIEWS = [
-  { path: 'doll', label: 'Doll', codes: [] },
+  { path: 'doll', label: 'Doll', codes: ['does-not-suit'] },
   {
     path: 'pieces',
     label: 'Pieces',

@@ -6,16 +6,17 @@ import { drawnFrom, SIGHTS, type SightName } from './drawings.ts';
 import { pictureOf } from './picture.ts';
 
 /** Every preset at 1 : 6, built. */
-const built = (() => {
+const built = [0, 1].flatMap((half) => {
+  // More than one set may hold.
   const read = readSet({
     format: 'bashful-parlor-set',
     version: 1,
     doll: { scale: { by: 'ratio', ratio: 6 } },
-    pieces: PRESETS.map(({ piece }) => piece),
+    pieces: PRESETS.filter((_, index) => index % 2 === half).map(({ piece }) => piece),
   });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return derive(read.value).pieces.flatMap(({ name, made }) => (made ? [{ name, ...made.assembly }] : []));
-})();
+});
 
 const numbersIn = (path: string): readonly number[] => (path.match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? []).map(Number);
 

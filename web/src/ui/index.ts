@@ -6,7 +6,7 @@ export { cx } from './cx.ts';
 export { Decision } from './Decision.tsx';
 export { drawnFrom, fillOf, opacityOf, type SightName } from './drawings.ts';
 export { Figure } from './Figure.tsx';
-export { BackHelp, CornerHelp, DoorHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } from './helps.tsx';
+export { CornerHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } from './helps.tsx';
 export { Keys } from './Keys.tsx';
 export { LookSwatch } from './LookSwatch.tsx';
 export { MarginNote } from './MarginNote.tsx';

@@ -1,5 +1,6 @@
 import { type Field, fieldsOf, isFieldShown, type SizeMark } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
+import { Link, useParams } from 'react-router';
 import { useScale } from '../../state/index.ts';
 import type { SightName } from '../../ui/index.ts';
 import { Decision } from '../../ui/index.ts';
@@ -24,6 +25,7 @@ type Props = { readonly piece: Piece; readonly sight: SightName | null; readonly
 /** What is decided about the piece as a whole. Sizes that stand on the drawing are left out here. */
 export const PieceFields = ({ piece, sight, marks }: Props) => {
   const scale = useScale();
+  const { setId } = useParams();
   const change = useChangePiece(piece);
   if (!scale) return null;
   const pencilled = marks.flatMap((mark) => (mark.sight === sight ? (markField(piece, mark.path) ?? []) : []));
@@ -36,6 +38,15 @@ export const PieceFields = ({ piece, sight, marks }: Props) => {
   return (
     <div className="mt-3">
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start">{drawn(shown.filter(({ group }) => group === 'size'))}</div>
+      {piece.family === 'room' && (
+        <p className="mt-2">
+          Its walls, and what stands in it, are decided in the{' '}
+          <Link to={`/sets/${setId}/room/${piece.id}`} className="underline underline-offset-4">
+            room
+          </Link>
+          .
+        </p>
+      )}
       {piece.family === 'panels' && <FreePanels piece={piece} scale={scale} />}
       {piece.family === 'round' && <Sections piece={piece} scale={scale} />}
       {piece.family === 'stack' && (
