@@ -10,6 +10,7 @@ import { writePdf } from '@parlor/core/pdf';
 import { PRESETS, type Preset } from '@parlor/core/piece';
 import {
   applyEdit,
+  arrangedIn,
   derive,
   deriveCoverings,
   layOutSet,
@@ -114,6 +115,41 @@ const pointMoved = await timed(61, (round) => {
   );
 });
 
+/** A room of sixty things, in rows; one of them is dragged, and the whole room is looked at again. */
+const SIXTY = 60;
+const furniture = PRESETS.filter(({ kind }) => kind !== 'rooms' && kind !== 'openings' && kind !== 'walls');
+const crowded = setWith('room', [
+  { family: 'room', id: 'hall', width: '10000 mm', depth: '10000 mm', walls: [{}, {}, { kind: 'open' }, {}] },
+  ...Array.from({ length: SIXTY }, (_, index) => ({ ...furniture[index % furniture.length]?.piece, id: `thing-${index}` })),
+]);
+const hall: SetDocument = {
+  ...crowded,
+  layouts: [
+    {
+      id: 'a',
+      name: 'A',
+      room: 'hall',
+      chosen: true,
+      placed: Array.from({ length: SIXTY }, (_, index) => ({
+        piece: `thing-${index}`,
+        x: (100_000 + (index % 10) * 160_000) as never,
+        z: (130_000 + Math.floor(index / 10) * 270_000) as never,
+        up: 0 as never,
+        turn: (index % 4) * 90,
+      })),
+    },
+  ],
+};
+const hallDerived = derive(hall);
+arrangedIn(hall, hallDerived, 'hall');
+const dragged = await timed(121, (round) => {
+  const layouts = hall.layouts.map((layout) => ({
+    ...layout,
+    placed: layout.placed.map((each, index) => (index === 17 ? { ...each, x: (each.x + round * 1_000) as never } : each)),
+  }));
+  arrangedIn({ ...hall, layouts }, hallDerived, 'hall');
+});
+
 /** A street of sideboards, one beside the other, of at least so many parts. */
 const street = (count: number): readonly Part[] => {
   const made = derive(setWith('street', [PRESETS.find(({ key }) => key === 'sideboard')?.piece ?? {}])).pieces[0]?.made;
@@ -211,6 +247,7 @@ const rows = [
   [`the middle one of ${alone.length} presets by itself (${middlePreset.name})`, middlePreset.time, '4'],
   [`the slowest preset by itself (${slowestPreset.name})`, slowestPreset.time, '4'],
   ['an outline of 2,000 points in three boards, one point moved, derived again', pointMoved, '16'],
+  [`one thing dragged in a room of ${SIXTY}, the whole room judged again`, dragged, '16'],
   ...growth.flatMap(({ count, contacts, interference }) => [
     [`contacts of ${count} parts`, contacts, ''] as const,
     [`interference of ${count} parts`, interference, ''] as const,

@@ -38,6 +38,9 @@ const drag = async (piece: string, dx: number, dy: number): Promise<void> => {
   await page.mouse.up();
 };
 
+const focus = (piece: string): Promise<void> =>
+  page.$eval(`[data-placed="${piece}"] [role="button"]`, (each) => (each as SVGElement).focus());
+
 const notes = (): Promise<readonly string[]> =>
   page.$$eval('[data-testid="notes"] [data-finding]', (list) =>
     list.map((each) => `${each.getAttribute('data-finding')} ${each.textContent}`),
@@ -65,13 +68,13 @@ describe('an arranged room', () => {
   });
 
   it('is arranged by keys alone: moved by the rule, turned, taken out', async () => {
-    await page.focus('[data-placed="piece-9"] [role="button"]');
+    await focus('piece-9');
     const before = await placeOf('piece-9');
     await page.keyboard.press('ArrowLeft');
     await wait((was) => document.querySelector('[data-placed="piece-9"] [role="button"]')?.getAttribute('aria-label') !== was, before);
     const [was, is] = [before, await placeOf('piece-9')].map((text) => Number(/([\d.]+) mm from the left/.exec(text)?.[1]));
     expect((was as number) - (is as number)).toBeCloseTo(1, 3);
-    await page.focus('[data-placed="piece-9"] [role="button"]');
+    await focus('piece-9');
     await page.keyboard.press('Delete');
     await wait(() => document.querySelector('[data-placed="piece-9"]') === null);
     await h.reads('[data-testid="verdict"]', /8 things/);

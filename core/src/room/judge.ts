@@ -18,8 +18,18 @@ export type Judged = {
 
 const clashMemory = new WeakMap<Boxed, WeakMap<Boxed, boolean>>();
 
+/** Most pairs are told by the boxes round them, sooner than they would be remembered. */
+const apart = ({ min, max }: Boxed['whole'], other: Boxed['whole']): boolean =>
+  min[0] >= other.max[0] ||
+  other.min[0] >= max[0] ||
+  min[2] >= other.max[2] ||
+  other.min[2] >= max[2] ||
+  min[1] >= other.max[1] ||
+  other.min[1] >= max[1];
+
 /** Whether two things share volume; what was asked once is remembered as long as both stand where they do. */
 const shares = (a: Boxed, b: Boxed): boolean => {
+  if (apart(a.whole, b.whole)) return false;
   const known = clashMemory.get(a)?.get(b);
   if (known !== undefined) return known;
   const found = clashOf(a, b) !== undefined;

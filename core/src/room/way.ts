@@ -35,8 +35,6 @@ const fieldOf = (ring: readonly Point[]): Field => {
 
 type Rect = readonly [x0: number, z0: number, x1: number, z1: number];
 
-const away = ([x, z]: Point, [x0, z0, x1, z1]: Rect): number => Math.hypot(Math.max(x0 - x, 0, x - x1), Math.max(z0 - z, 0, z - z1));
-
 const awayFromSide = ([x, z]: Point, [ax, az]: Point, [bx, bz]: Point): number => {
   const [dx, dz] = [bx - ax, bz - az];
   const share = Math.max(0, Math.min(1, ((x - ax) * dx + (z - az) * dz) / (dx * dx + dz * dz)));
@@ -70,69 +68,125 @@ const entrancesOf = (sides: readonly RoomSide[]): readonly (readonly [Point, Poi
     return doors.map(([a, b]) => [at(a), at(b)] as const);
   });
 
+/** Squares by their numbers. */
+type Squares = Int32Array;
+
+/** The squares whose middles are nearer than so much to one of several rectangles. */
+const squaresNear = ({ cell, columns, rows }: Field, rects: readonly Rect[], by: number): Squares => {
+  const found = new Set<number>();
+  for (const [x0, z0, x1, z1] of rects) {
+    const [from, to] = [Math.max(0, Math.floor((x0 - by) / cell)), Math.min(columns - 1, Math.ceil((x1 + by) / cell))];
+    const [low, high] = [Math.max(0, Math.floor((z0 - by) / cell)), Math.min(rows - 1, Math.ceil((z1 + by) / cell))];
+    for (let row = low; row <= high; row += 1) {
+      const z = (row + 0.5) * cell;
+      const dz = Math.max(z0 - z, 0, z - z1);
+      for (let column = from; column <= to; column += 1) {
+        const x = (column + 0.5) * cell;
+        const dx = Math.max(x0 - x, 0, x - x1);
+        if (dx * dx + dz * dz < by * by) found.add(row * columns + column);
+      }
+    }
+  }
+  return Int32Array.from(found);
+};
+
+/** Without those that lie in another one. */
+const outermost = (rects: readonly Rect[]): readonly Rect[] => {
+  const bySize = [...rects].sort((a, b) => (b[2] - b[0]) * (b[3] - b[1]) - (a[2] - a[0]) * (a[3] - a[1]));
+  return bySize.reduce<Rect[]>((kept, rect) => {
+    const inside = kept.some(([x0, z0, x1, z1]) => rect[0] >= x0 && rect[1] >= z0 && rect[2] <= x1 && rect[3] <= z1);
+    if (!inside) kept.push(rect);
+    return kept;
+  }, []);
+};
+
+/** What a thing takes of the squares: those where she cannot be for it, and those from which she comes up to it. */
+type Taken = { readonly key: string; readonly blocked: Squares; readonly near: Squares };
+
+const takenBy = new WeakMap<Standing, Taken>();
+
+const comesUp = (body: Body, field: Field): number => body.shoulderBreadth * (0.5 + COMES_UP) + field.cell;
+
+/** Things stay where they are while one is dragged: what each takes is worked out once. */
+const takenOf = (standing: Standing, space: RoomSpace, field: Field, body: Body): Taken => {
+  const [cx, floor, cz] = space.corner;
+  const key = [cx, floor, cz, field.cell, field.columns, field.rows, body.shoulderBreadth, body.height].join(' ');
+  const known = takenBy.get(standing);
+  if (known?.key === key) return known;
+  const rects = outermost(
+    standing.body.boxes
+      .filter(({ min, max }) => max[1] > floor + body.height * STEPS_OVER && min[1] < floor + body.height)
+      .map(({ min, max }): Rect => [min[0] - cx, min[2] - cz, max[0] - cx, max[2] - cz]),
+  );
+  const taken: Taken = {
+    key,
+    blocked: squaresNear(field, rects, body.shoulderBreadth / 2),
+    near: squaresNear(field, rects, comesUp(body, field)),
+  };
+  takenBy.set(standing, taken);
+  return taken;
+};
+
+/** An empty room's squares: where she can be, and where she walks in. */
+type Empty = { readonly key: number; readonly free: Uint8Array; readonly entered: Squares };
+
+const emptyOf = new WeakMap<RoomSpace, Empty>();
+
+const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
+  const known = emptyOf.get(space);
+  if (known?.key === half) return known;
+  const { columns, rows, middle, cell } = field;
+  const walls = space.sides.flatMap(wallsOf);
+  const free = new Uint8Array(columns * rows);
+  for (let index = 0; index < free.length; index += 1) {
+    const at = middle(index);
+    free[index] = isInRing(space.ring, at[0], at[1]) && !walls.some(([a, b]) => awayFromSide(at, a, b) < half) ? 1 : 0;
+  }
+  for (const index of squaresNear(field, space.between.flatMap(partsOf), half)) free[index] = 0;
+  const entrances = entrancesOf(space.sides);
+  const entered: number[] = [];
+  for (let index = 0; index < free.length; index += 1) {
+    if (!free[index]) continue;
+    const at = middle(index);
+    if (entrances.length === 0 || entrances.some(([a, b]) => awayFromSide(at, a, b) <= half + cell)) entered.push(index);
+  }
+  const empty: Empty = { key: half, free, entered: Int32Array.from(entered) };
+  emptyOf.set(space, empty);
+  return empty;
+};
+
 /** The doll's way through a room.
  *  Shape: room, things, body → squares where she can be and where she comes to, and the pieces that she cannot come up to. A room that is shut on all sides
  *  is entered from above: every free square counts as reached. */
 export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body: Body): Way => {
-  const { cell, columns, rows, middle } = fieldOf(space.ring);
-  const half = body.shoulderBreadth / 2;
-  const [cx, floor, cz] = space.corner;
-  const steps = floor + body.height * STEPS_OVER;
-  const rects = standing.map(({ placed, body: { boxes } }) => ({
-    piece: placed.piece,
-    list: boxes
-      .filter(({ min, max }) => max[1] > steps && min[1] < floor + body.height)
-      .map(({ min, max }): Rect => [min[0] - cx, min[2] - cz, max[0] - cx, max[2] - cz]),
-  }));
-  const free = new Uint8Array(columns * rows);
-  for (let index = 0; index < free.length; index += 1) free[index] = isInRing(space.ring, ...middle(index)) ? 1 : 0;
-  /** Does something at every square whose middle may be nearer than so much to a rectangle. */
-  const around = ([x0, z0, x1, z1]: Rect, by: number, at: (index: number) => boolean): boolean => {
-    const [from, to] = [Math.max(0, Math.floor((x0 - by) / cell)), Math.min(columns - 1, Math.ceil((x1 + by) / cell))];
-    const [low, high] = [Math.max(0, Math.floor((z0 - by) / cell)), Math.min(rows - 1, Math.ceil((z1 + by) / cell))];
-    for (let row = low; row <= high; row += 1)
-      for (let column = from; column <= to; column += 1) if (at(row * columns + column)) return true;
-    return false;
-  };
-  for (const rect of rects.flatMap(({ list }) => list))
-    around(rect, half, (index) => {
-      if (free[index] && away(middle(index), rect) < half) free[index] = 0;
-      return false;
-    });
-  for (const rect of space.between.flatMap(partsOf))
-    around(rect, half, (index) => {
-      if (free[index] && away(middle(index), rect) < half) free[index] = 0;
-      return false;
-    });
-  for (const [a, b] of space.sides.flatMap(wallsOf)) {
-    const box: Rect = [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[0], b[0]), Math.max(a[1], b[1])];
-    around(box, half, (index) => {
-      if (free[index] && awayFromSide(middle(index), a, b) < half) free[index] = 0;
-      return false;
-    });
-  }
+  const field = fieldOf(space.ring);
+  const { cell, columns, rows } = field;
+  const empty = emptyRoom(space, field, body.shoulderBreadth / 2);
+  const taken = standing.map((each) => takenOf(each, space, field, body));
+  const free = empty.free.slice();
+  for (const { blocked } of taken) for (const index of blocked) free[index] = 0;
   const reached = new Uint8Array(free.length);
-  const entrances = entrancesOf(space.sides);
   const ahead: number[] = [];
-  for (let index = 0; index < free.length; index += 1) {
+  for (const index of empty.entered) {
     if (!free[index]) continue;
-    const at = middle(index);
-    if (entrances.length > 0 && !entrances.some(([a, b]) => awayFromSide(at, a, b) <= half + cell)) continue;
     reached[index] = 1;
     ahead.push(index);
   }
+  const step = (next: number): void => {
+    if (next < 0 || next >= free.length || !free[next] || reached[next]) return;
+    reached[next] = 1;
+    ahead.push(next);
+  };
   for (let at = ahead.pop(); at !== undefined; at = ahead.pop()) {
     const column = at % columns;
-    for (const next of [column > 0 ? at - 1 : -1, column < columns - 1 ? at + 1 : -1, at - columns, at + columns]) {
-      if (next < 0 || next >= free.length || !free[next] || reached[next]) continue;
-      reached[next] = 1;
-      ahead.push(next);
-    }
+    if (column > 0) step(at - 1);
+    if (column < columns - 1) step(at + 1);
+    step(at - columns);
+    step(at + columns);
   }
-  const comesUp = half + body.shoulderBreadth * COMES_UP + cell;
-  const unreached = rects.flatMap(({ piece, list }) => {
-    const near = (rect: Rect): boolean => around(rect, comesUp, (index) => reached[index] === 1 && away(middle(index), rect) <= comesUp);
-    return list.length === 0 || list.some(near) ? [] : [piece];
+  const unreached = standing.flatMap(({ placed }, index) => {
+    const { near } = taken[index] as Taken;
+    return near.length === 0 || near.some((square) => reached[square] === 1) ? [] : [placed.piece];
   });
   return { cell, columns, rows, free, reached, unreached };
 };
