@@ -10,6 +10,7 @@ const target = resolve(import.meta.dirname, '../../docs/screenshots');
 const SHOTS = [
   { name: 'sets', path: '/sets', ready: '[data-set="night-ferry-hall"] svg path' },
   { name: 'doll', path: '/sets/harbour-post-office/doll', ready: '[data-figure]' },
+  { name: 'suits', path: '/sets/night-ferry-hall/doll', ready: '[data-testid="suits"] [data-fit]', below: '[data-testid="suits"]' },
   { name: 'pieces', path: '/sets/harbour-post-office/pieces/piece-2', ready: 'canvas', touch: '[data-bay="1.2"]' },
   {
     name: 'library',
@@ -40,6 +41,7 @@ const SHOTS = [
     touch: '::-p-xpath(//section[@aria-label="The swatch tray"]//button[contains(., "swatch") and not(@data-swatch)])',
     after: '[role="dialog"] [data-swatch="marble"]',
   },
+  { name: 'room', path: '/sets/harbour-post-office/room', ready: '[data-testid="plan"] [data-placed]' },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },
   {
     name: 'printing',
@@ -120,6 +122,7 @@ for (const shot of SHOTS) {
   }
   if ('step' in shot) await page.$eval(`[data-testid="steps"] li:nth-child(${shot.step}) button`, (step) => (step as HTMLElement).click());
   await page.$eval('section[aria-label="What follows"]', (side) => side.scrollTo(0, 0)).catch(() => undefined);
+  if ('below' in shot) await page.$eval(shot.below, (each) => each.scrollIntoView({ block: 'start' }));
   await new Promise((done) => setTimeout(done, 900));
   await page.screenshot({ path: join(target, `${shot.name}.png`) as `${string}.png` });
   await page.close();

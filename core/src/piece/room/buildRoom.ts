@@ -1,20 +1,19 @@
 // µm, doll size. A room's shell: floors, walls, what is in the walls, strips on them, a ceiling.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import { asSimple, type Point, type Region, type Vec3 } from '../../shape/index.ts';
+import { asSimple, type Point, type Vec3 } from '../../shape/index.ts';
 import type { Built, SizeMark } from '../kit/built.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { movedParts } from '../kit/parts.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
-import { OPENING_WORDS } from './fields.ts';
-import { cutsFor, lampProblem, type Opened, openedIn, putInto } from './holes.ts';
-import { type At, betweenOf, isWalled, movedOut, planOf, pointAt, type RoomPlan, type Side, sideBetween, sidesOf, turnOf } from './plan.ts';
-import { type Room, sideName, type Wall } from './room.ts';
+import { addWall, type Made } from './addWall.ts';
+import type { Opened } from './opened.ts';
+import { type At, isWalled, movedOut, planOf, pointAt, type RoomPlan, type Side, sidesOf } from './plan.ts';
+import type { Room, Wall } from './room.ts';
+import { dividers, faceOf, partingClear, type Standing, standingWalls } from './standing.ts';
 import { type Seen, trimsOf } from './trims.ts';
-import { type Span, spanOfWall, wallBoards } from './walls.ts';
-
-type Made = { readonly parts: Part[]; readonly motions: Motion[]; readonly reach: Vec3[] };
+import type { Span } from './walls.ts';
 
 /** A board that lies: a ring of the plan, from a height on. */
 const lying = (ring: readonly At[], y: number, sheet: Sheeting, id: string, role: 'bottom' | 'top', name: string): readonly Part[] => {
@@ -38,213 +37,7 @@ const lying = (ring: readonly At[], y: number, sheet: Sheeting, id: string, role
   });
 };
 
-/** One wall of one storey as it will be built. */
-type Standing = {
-  readonly wall: Wall;
-  readonly id: string;
-  readonly name: string;
-  readonly side: Side;
-  readonly span: Span;
-  readonly thick: number;
-  readonly opened: readonly Opened[];
-};
-
-/** How far in front of a side its face stands. */
-const faceOf = (plan: RoomPlan, wall: Wall): number => (wall.cavity > 0 && isWalled(wall) ? wall.cavity + plan.sheets.wall.one : 0);
-
-/** What stands in the corners at a wall's ends: a second wall of the next one, and strips. */
-const endsOf = (plan: RoomPlan, faces: readonly [number, number]): readonly [number, number] => {
-  const strips = Math.max(
-    plan.doll(plan.room.cornerStrips),
-    plan.doll(plan.room.skirting) === 0 && !plan.room.rail ? 0 : single(plan.sheets.trim).one,
-  );
-  return [faces[0] + strips, faces[1] + strips];
-};
-
-/** A second wall runs into both corners, and these must be square and ordinary for that. */
-const secondProblem = (plan: RoomPlan, index: number, sides: readonly Side[]): PieceProblem | undefined => {
-  const count = sides.length;
-  const [before, after] = [(index + count - 1) % count, (index + 1) % count];
-  if (faceOf(plan, plan.walls[index] as Wall) === 0) return undefined;
-  const square = (one: number, other: number): boolean => {
-    const { sin, cos } = turnOf(sides[one] as Side, sides[other] as Side);
-    return sin > 0 && Math.abs(cos) < 1e-9;
-  };
-  return square(before, index) && square(index, after) ? undefined : lack('a second wall between square corners', 0, 1);
-};
-
-const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Side[]): Result<readonly Standing[], PieceProblem> => {
-  const { room, clear } = plan;
-  const found: Standing[] = [];
-  const count = sides.length;
-  for (const [index, wall] of plan.walls.entries()) {
-    const side = sides[index] as Side;
-    const name = sideName(room, index);
-    const id = `${room.id}/${storey > 0 ? `storey-${storey}-` : ''}wall-${index}`;
-    const faces = [(index + count - 1) % count, (index + 1) % count].map((next) => faceOf(plan, plan.walls[next] as Wall)) as [
-      number,
-      number,
-    ];
-    const opened = isWalled(wall) ? openedIn(plan, wall, id, Math.round(side.length), clear, endsOf(plan, faces)) : ok([]);
-    if (!opened.ok) return opened;
-    const problem =
-      (isWalled(wall) ? lampProblem(plan, wall, opened.value, Math.round(side.length), clear) : undefined) ??
-      secondProblem(plan, index, sides) ??
-      foldProblem(plan, wall, side, opened.value);
-    if (problem) return err(problem);
-    found.push({ wall, id, name, side, span: spanOfWall(plan, index, sides), thick: plan.thick[index] as number, opened: opened.value });
-  }
-  return ok(found);
-};
-
-const dividers = (plan: RoomPlan, storey: number, depth: number): Result<readonly Standing[], PieceProblem> => {
-  const found: Standing[] = [];
-  for (const [index, wall] of betweenOf(plan).entries()) {
-    const x = plan.cells[index]?.x1 as number;
-    const far = x + plan.sheets.wall.thickness;
-    const side = wall.seen === 'left' ? sideBetween([x, 0], [x, depth]) : sideBetween([far, depth], [far, 0]);
-    const id = `${plan.room.id}/${storey > 0 ? `storey-${storey}-` : ''}between-${index}`;
-    const faces = [faceOf(plan, plan.walls[0] as Wall), faceOf(plan, plan.walls[2] as Wall)] as const;
-    const opened = openedIn(plan, { ...wall, kind: 'wall' }, id, depth, plan.clear, endsOf(plan, faces));
-    if (!opened.ok) return opened;
-    const problem = lampProblem(plan, wall, opened.value, depth, plan.clear);
-    if (problem) return err(problem);
-    const span: Span = { outer: [0, depth], inner: [0, depth] };
-    found.push({ wall, id, name: 'wall between', side, span, thick: plan.sheets.wall.thickness, opened: opened.value });
-  }
-  return ok(found);
-};
-
 const ROLE = ['back', 'side', 'last side', 'side'] as const;
-
-/** Where a wall is scored to fold, along its side from the left; nought when it is not. */
-const foldOf = ({ doll }: RoomPlan, { fold, foldEnd }: Wall, { length }: Side): number => {
-  const from = doll(fold);
-  return from === 0 ? 0 : Math.round(foldEnd === 'left' ? from : length - from);
-};
-
-/** A fold that is not in its wall, or goes through what is in it. */
-const foldProblem = (plan: RoomPlan, wall: Wall, side: Side, opened: readonly Opened[]): PieceProblem | undefined => {
-  const at = foldOf(plan, wall, side);
-  if (at === 0 || wall.kind === 'shop') return undefined;
-  const t = plan.sheets.wall.thickness;
-  const through = opened.find(({ x0, x1, border }) => at > x0 - border - t && at < x1 + border + t);
-  return (
-    lack('the fold from the wall’s end', Math.min(at, Math.round(side.length) - at), t) ??
-    (through ? lack(`the fold beside ${OPENING_WORDS[through.opening.form]}`, 0, 1) : undefined)
-  );
-};
-
-/** A wall, what is in it, and a second one before it. */
-const addWall = (
-  plan: RoomPlan,
-  made: Made,
-  standing: Standing,
-  low: number,
-  floor: number,
-  ends: Span['inner'],
-  role: Part['role'],
-): PieceProblem | undefined => {
-  const { wall, id, name, side, span, thick, opened } = standing;
-  const { sheets, clear } = plan;
-  const cuts = cutsFor(plan, wall, opened, Math.round(side.length), floor - low);
-  const held = wall.kind === 'removable' ? ({ held: 'slides' } as const) : {};
-  const fold = foldOf(plan, wall, side);
-  const boards = wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held });
-  const high = floor + clear - low;
-  made.parts.push(
-    ...(fold === 0
-      ? boards
-      : boards.map((board) => ({
-          ...board,
-          scores: [
-            [
-              [fold, 0],
-              [fold, high],
-            ],
-          ] as const,
-        }))),
-  );
-  for (const along of [...span.outer, ...span.inner])
-    for (const into of [-thick, 0]) {
-      const [x, z] = pointAt(side, along, into);
-      made.reach.push([x, low, z], [x, floor + clear, z]);
-    }
-  if (wall.cavity > 0) {
-    const one = single(sheets.wall);
-    const before: Span = { outer: ends, inner: ends };
-    const again = cutsFor(plan, wall, opened, Math.round(side.length), 0).slice(0, opened.length);
-    made.parts.push(
-      ...wallBoards(side, before, [floor, floor + clear], again, one, -wall.cavity, {
-        id: `${id}/second`,
-        role: 'panel',
-        name: `${name}, second`,
-      }),
-      ...[ends[0], ends[1] - one.one].map((along, number) =>
-        spacer(side, along, [floor, floor + clear], wall.cavity, one, `${id}/spacer-${number}`),
-      ),
-    );
-  }
-  const through = thick + faceOf(plan, wall);
-  for (const each of opened) {
-    const put = putInto(plan, side, each, floor, thick, through);
-    if (!put.ok) return put.error;
-    made.parts.push(...put.value.parts);
-    made.motions.push(...put.value.motions);
-    made.reach.push(...put.value.reach);
-  }
-  return wall.kind === 'shop' ? addPillars(plan, made, standing, floor) : undefined;
-};
-
-/** A strip on edge that keeps a second wall away from the first. */
-const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], wide: number, sheet: Sheeting, id: string): Part => {
-  const [x, z] = pointAt(side, along + sheet.one);
-  const region: Region = {
-    outline: [
-      [0, 0],
-      [wide, 0],
-      [wide, y1 - y0],
-      [0, y1 - y0],
-    ],
-    holes: [],
-  };
-  return {
-    id,
-    role: 'rail',
-    name: 'spacer',
-    stuff: 'board',
-    stock: sheet.board,
-    thickness: sheet.one,
-    region,
-    pose: { origin: [x, y0, z], u: [side.inward[0], 0, side.inward[1]], v: [0, 1, 0] },
-    grain: 'y',
-    held: 'glue',
-    length: null,
-    centres: [],
-  };
-};
-
-/** Strips that face the pillars of a shop's front, on its outside. */
-const addPillars = (plan: RoomPlan, made: Made, { side, span, id, thick, opened }: Standing, floor: number): undefined => {
-  const sheet = single(plan.sheets.trim);
-  const edges = [span.outer[0], ...opened.flatMap(({ x0, x1 }) => [x0, x1]), span.outer[1]];
-  const pane = opened.length > 0 ? (made.parts.find(({ role }) => role === 'glass')?.thickness ?? 0) : 0;
-  // Clear sheets lie on the wall under a margin; the strips stand between them.
-  const margin = 4_000;
-  for (let index = 0; index < edges.length; index += 2) {
-    const [from, to] = [edges[index] as number, edges[index + 1] as number];
-    const [low, high] = [index === 0 ? from : from + margin, index === edges.length - 2 ? to : to - margin];
-    if (high - low < 1_000) continue;
-    const outer: Span = { outer: [low, high], inner: [low, high] };
-    const facing = { id: `${id}/pillar-${index / 2}`, role: 'border', name: 'pillar facing' } as const;
-    made.parts.push(...wallBoards(side, outer, [floor, floor + plan.clear], [], sheet, thick + sheet.one, facing));
-    for (const along of [low, high]) {
-      const [x, z] = pointAt(side, along, -thick - Math.max(sheet.one, pane));
-      made.reach.push([x, floor, z]);
-    }
-  }
-  return undefined;
-};
 
 /** The walls round one cell as they are seen from inside it. */
 const seenFrom = (
@@ -358,24 +151,6 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
     ) ??
     (doll(room.cornerStrips) > 0 ? lack('strips in the corners', doll(room.cornerStrips), 2 * single(sheets.trim).one) : undefined)
   );
-};
-
-/** Walls between cells must not end in an opening of the wall behind them. */
-const partingClear = (plan: RoomPlan, walls: readonly Standing[]): PieceProblem | undefined => {
-  const t = plan.sheets.wall.thickness;
-  const strip = single(plan.sheets.trim).one + plan.doll(plan.room.cornerStrips);
-  const width = plan.cells.at(-1)?.x1 ?? 0;
-  for (const { x1 } of plan.cells.slice(0, -1)) {
-    for (const index of [0, 2]) {
-      for (const { opening, x0: from, x1: to, border } of walls[index]?.opened ?? []) {
-        const [a, b] = index === 0 ? [from, to] : [width - to, width - from];
-        const room = Math.max(x1 - strip - (b + border), a - border - (x1 + t + strip));
-        const problem = lack(`${OPENING_WORDS[opening.form]} beside a wall between cells`, room + strip, strip);
-        if (problem) return problem;
-      }
-    }
-  }
-  return undefined;
 };
 
 const addStorey = (plan: RoomPlan, made: Made, storey: number): PieceProblem | undefined => {

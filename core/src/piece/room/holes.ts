@@ -1,8 +1,8 @@
 // µm, doll size. Openings in walls: what is cut, and what is put in.
-import type { Motion, Part } from '../../assembly/index.ts';
+import type { Motion } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollUm } from '../../measure/index.ts';
-import { ellipseRing, grown, type Point, type Pose, type Region, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
+import { ellipseRing, type Point, type Pose, type Ring, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
@@ -10,23 +10,11 @@ import { share } from '../kit/share.ts';
 import { buildOpening } from '../opening/buildOpening.ts';
 import { type Opening, openingSchema } from '../opening/opening.ts';
 import { OPENING_WORDS } from './fields.ts';
+import { framesRound } from './frames.ts';
+import { MARGIN, type Opened, type PutIn, ringOf } from './opened.ts';
 import { pointAt, type RoomPlan, type Side } from './plan.ts';
 import type { Wall, WallOpening } from './room.ts';
 import type { Cut } from './walls.ts';
-
-/** How far a clear sheet goes under what holds it, all round. Common practice, no source. */
-const MARGIN = 4_000;
-
-/** An opening as it lies in its wall: from its left end and up from its floor, and what its frame covers beside it. */
-export type Opened = {
-  readonly opening: WallOpening;
-  readonly id: string;
-  readonly x0: number;
-  readonly x1: number;
-  readonly y0: number;
-  readonly y1: number;
-  readonly border: number;
-};
 
 const FRAMED: ReadonlySet<WallOpening['form']> = new Set(['window', 'door', 'arch', 'round']);
 
@@ -149,28 +137,6 @@ export const lampProblem = (
   );
 };
 
-/** The outline of an opening along its wall and up, counter-clockwise. */
-export const ringOf = ({ opening, x0, x1, y0, y1 }: Opened): Ring => {
-  if (opening.form === 'round') {
-    const radius = (x1 - x0) / 2;
-    return ellipseRing(Math.round(x0 + radius), Math.round(y0 + radius), Math.round(radius)).map(([x, y]): Point => [x, y]);
-  }
-  if (opening.form !== 'arch') return rectRing(x0, y0, x1, y1);
-  const radius = Math.min((x1 - x0) / 2, y1 - y0);
-  const middle = (x0 + x1) / 2;
-  const spring = y1 - radius;
-  const upper = ellipseRing(0, 0, (x1 - x0) / 2, radius).filter(([, y]) => y >= 0);
-  const arch = upper.map(([x, y]): Point => [Math.min(x1, Math.max(x0, Math.round(middle + x))), Math.min(y1, Math.round(spring + y))]);
-  const ends =
-    spring > y0
-      ? ([
-          [x0, y0],
-          [x1, y0],
-        ] as const)
-      : ([] as const);
-  return [...ends, ...arch];
-};
-
 /** What is cut from a wall for its openings and lamps; `floor` is how far up the floor lies in it. */
 export const cutsFor = (plan: RoomPlan, wall: Wall, opened: readonly Opened[], length: number, floor: number): readonly Cut[] => {
   const up = (ring: Ring): Ring => ring.map(([x, y]): Point => [x, y + floor]);
@@ -192,12 +158,6 @@ const turnedTo = (side: Side, along: number, up: number, into: number): ((pose: 
     const [ox, oy, oz] = turn(origin);
     return { origin: [x + ox, up + oy, z + oz], u: turn(u), v: turn(v) };
   };
-};
-
-export type PutIn = {
-  readonly parts: readonly Part[];
-  readonly motions: readonly Motion[] /** Corners that it reaches to in space. */;
-  readonly reach: readonly Vec3[];
 };
 
 const NOTHING: PutIn = { parts: [], motions: [], reach: [] };
@@ -246,113 +206,6 @@ const unitIn = (plan: RoomPlan, side: Side, opened: Opened, floor: number, out: 
     ),
     reach: [0, x].flatMap((a) => [0, y].flatMap((b) => [0, z].map((c) => pointOf([a, b, c])))),
   });
-};
-
-const lyingOn = (
-  side: Side,
-  region: Region,
-  up: number,
-  into: number,
-  thickness: number,
-  made: Omit<Part, 'region' | 'pose' | 'thickness' | 'grain' | 'held' | 'length' | 'centres'>,
-): Part => {
-  const [x, z] = pointAt(side, 0, into);
-  return {
-    ...made,
-    region,
-    thickness,
-    pose: { origin: [x, up, z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] },
-    grain: 'any',
-    held: 'glue',
-    length: null,
-    centres: [],
-  };
-};
-
-/** What lies round an opening of any outline on both faces of its wall: strips cut in one, and a clear sheet under the outer ones. */
-const framesRound = (
-  plan: RoomPlan,
-  side: Side,
-  opened: Opened,
-  floor: number,
-  out: number,
-  thickness: number,
-): Result<PutIn, PieceProblem> => {
-  const { opening, id, border } = opened;
-  const ring = ringOf(opened);
-  const sheet = single(plan.sheets.trim);
-  const around = border > 0 ? outerOf(ring, border, opened.y0) : undefined;
-  const glazed = opening.form === 'round' || opening.form === 'plain' ? opening.glazed : false;
-  const pane = glazed ? CLEAR_SHEET.thickness : 0;
-  if (glazed && around) {
-    const problem = lack('the clear sheet under its frame', border, MARGIN + 500);
-    if (problem) return err(problem);
-  }
-  const frame = (name: string, into: number): readonly Part[] =>
-    around
-      ? [
-          lyingOn(side, around, floor, into, sheet.one, {
-            id: `${id}/${name}`,
-            role: 'border',
-            name: 'frame',
-            stuff: 'board',
-            stock: sheet.board,
-          }),
-        ]
-      : [];
-  const clear: readonly Part[] = glazed
-    ? [
-        lyingOn(
-          side,
-          { outline: (grown({ outline: ring, holes: [] }, MARGIN)[0] as Region).outline, holes: [] },
-          floor,
-          -out - pane,
-          pane,
-          {
-            id: `${id}/glass`,
-            role: 'glass',
-            name: 'clear sheet',
-            stuff: 'clear',
-            stock: CLEAR_SHEET.name,
-          },
-        ),
-      ]
-    : [];
-  const behind = out + pane + (around ? sheet.one : 0);
-  const wide = around ? around.outline : clear[0] ? clear[0].region.outline : [];
-  const [xs, ys] = [wide.map(([x]) => x), wide.map(([, y]) => y + floor)];
-  const spans = wide.length > 0 ? [Math.min(...xs), Math.max(...xs)] : [];
-  const reach = spans.flatMap((along) =>
-    [Math.min(...ys), Math.max(...ys)].flatMap((y) =>
-      [-behind, thickness - out + (around ? sheet.one : 0)].map((into): Vec3 => {
-        const [x, z] = pointAt(side, along, into);
-        return [x, y, z];
-      }),
-    ),
-  );
-  return ok({ parts: [...clear, ...frame('outer-frame', -behind), ...frame('inner-frame', thickness - out)], motions: [], reach });
-};
-
-/** A frame of even width round an outline; one that stands on the floor is open below. */
-const outerOf = (ring: Ring, border: number, y0: number): Region => {
-  const [grownBy] = grown({ outline: ring, holes: [] }, border) as [Region];
-  if (y0 > 0) return { outline: grownBy.outline, holes: [ring.toReversed()] };
-  const above = (points: Ring): Ring => points.filter(([, y]) => y > 0);
-  const [outside, inside] = [above(grownBy.outline), above(ring)];
-  const [left, right] = [Math.min(...ring.map(([x]) => x)), Math.max(...ring.map(([x]) => x))];
-  const kept = outside.map(([x, y]): Point => [Math.min(right + border, Math.max(left - border, x)), y]);
-  const rightFirst = (points: Ring): Ring => {
-    // Begun at the lowest one on the right, run counter-clockwise over the top to the left.
-    const start = points.reduce((best, point, index) => {
-      const [x, y] = points[best] as Point;
-      return point[0] > x || (point[0] === x && point[1] < y) ? index : best;
-    }, 0);
-    return [...points.slice(start), ...points.slice(0, start)];
-  };
-  return {
-    outline: [[right, 0], [right + border, 0], ...rightFirst(kept), [left - border, 0], [left, 0], ...rightFirst(inside).toReversed()],
-    holes: [],
-  };
 };
 
 /** What is put into one opening. `out`: how far behind the side's line the wall's outer face lies; `thickness`: from there to its inner face. */

@@ -1,0 +1,124 @@
+// µm, doll size. A wall with all that belongs to it: its boards, what is put into its openings, a second wall, pillars.
+import type { Motion, Part } from '../../assembly/index.ts';
+import type { Region, Vec3 } from '../../shape/index.ts';
+import type { Sheeting } from '../kit/means.ts';
+import type { PieceProblem } from '../kit/problem.ts';
+import { single } from '../kit/put.ts';
+import { cutsFor, putInto } from './holes.ts';
+import { pointAt, type RoomPlan, type Side } from './plan.ts';
+import { faceOf, foldOf, type Standing } from './standing.ts';
+import { type Span, wallBoards } from './walls.ts';
+
+/** What a room has so far, and the points in space that it reaches to. */
+export type Made = { readonly parts: Part[]; readonly motions: Motion[]; readonly reach: Vec3[] };
+
+/** A wall, what is in it, and a second one before it. */
+export const addWall = (
+  plan: RoomPlan,
+  made: Made,
+  standing: Standing,
+  low: number,
+  floor: number,
+  ends: Span['inner'],
+  role: Part['role'],
+): PieceProblem | undefined => {
+  const { wall, id, name, side, span, thick, opened } = standing;
+  const { sheets, clear } = plan;
+  const cuts = cutsFor(plan, wall, opened, Math.round(side.length), floor - low);
+  const held = wall.kind === 'removable' ? ({ held: 'slides' } as const) : {};
+  const fold = foldOf(plan, wall, side);
+  const boards = wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held });
+  const high = floor + clear - low;
+  made.parts.push(
+    ...(fold === 0
+      ? boards
+      : boards.map((board) => ({
+          ...board,
+          scores: [
+            [
+              [fold, 0],
+              [fold, high],
+            ],
+          ] as const,
+        }))),
+  );
+  for (const along of [...span.outer, ...span.inner])
+    for (const into of [-thick, 0]) {
+      const [x, z] = pointAt(side, along, into);
+      made.reach.push([x, low, z], [x, floor + clear, z]);
+    }
+  if (wall.cavity > 0) {
+    const one = single(sheets.wall);
+    const before: Span = { outer: ends, inner: ends };
+    const again = cutsFor(plan, wall, opened, Math.round(side.length), 0).slice(0, opened.length);
+    made.parts.push(
+      ...wallBoards(side, before, [floor, floor + clear], again, one, -wall.cavity, {
+        id: `${id}/second`,
+        role: 'panel',
+        name: `${name}, second`,
+      }),
+      ...[ends[0], ends[1] - one.one].map((along, number) =>
+        spacer(side, along, [floor, floor + clear], wall.cavity, one, `${id}/spacer-${number}`),
+      ),
+    );
+  }
+  const through = thick + faceOf(plan, wall);
+  for (const each of opened) {
+    const put = putInto(plan, side, each, floor, thick, through);
+    if (!put.ok) return put.error;
+    made.parts.push(...put.value.parts);
+    made.motions.push(...put.value.motions);
+    made.reach.push(...put.value.reach);
+  }
+  return wall.kind === 'shop' ? addPillars(plan, made, standing, floor) : undefined;
+};
+
+/** A strip on edge that keeps a second wall away from the first. */
+const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], wide: number, sheet: Sheeting, id: string): Part => {
+  const [x, z] = pointAt(side, along + sheet.one);
+  const region: Region = {
+    outline: [
+      [0, 0],
+      [wide, 0],
+      [wide, y1 - y0],
+      [0, y1 - y0],
+    ],
+    holes: [],
+  };
+  return {
+    id,
+    role: 'rail',
+    name: 'spacer',
+    stuff: 'board',
+    stock: sheet.board,
+    thickness: sheet.one,
+    region,
+    pose: { origin: [x, y0, z], u: [side.inward[0], 0, side.inward[1]], v: [0, 1, 0] },
+    grain: 'y',
+    held: 'glue',
+    length: null,
+    centres: [],
+  };
+};
+
+/** Strips that face the pillars of a shop's front, on its outside. */
+const addPillars = (plan: RoomPlan, made: Made, { side, span, id, thick, opened }: Standing, floor: number): undefined => {
+  const sheet = single(plan.sheets.trim);
+  const edges = [span.outer[0], ...opened.flatMap(({ x0, x1 }) => [x0, x1]), span.outer[1]];
+  const pane = opened.length > 0 ? (made.parts.find(({ role }) => role === 'glass')?.thickness ?? 0) : 0;
+  // Clear sheets lie on the wall under a margin; the strips stand between them.
+  const margin = 4_000;
+  for (let index = 0; index < edges.length; index += 2) {
+    const [from, to] = [edges[index] as number, edges[index + 1] as number];
+    const [low, high] = [index === 0 ? from : from + margin, index === edges.length - 2 ? to : to - margin];
+    if (high - low < 1_000) continue;
+    const outer: Span = { outer: [low, high], inner: [low, high] };
+    const facing = { id: `${id}/pillar-${index / 2}`, role: 'border', name: 'pillar facing' } as const;
+    made.parts.push(...wallBoards(side, outer, [floor, floor + plan.clear], [], sheet, thick + sheet.one, facing));
+    for (const along of [low, high]) {
+      const [x, z] = pointAt(side, along, -thick - Math.max(sheet.one, pane));
+      made.reach.push([x, floor, z]);
+    }
+  }
+  return undefined;
+};
