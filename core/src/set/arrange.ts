@@ -1,6 +1,7 @@
 // µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
 import type { Assembly } from '../assembly/index.ts';
 import { bodyOf } from '../doll/index.ts';
+import { UM } from '../measure/index.ts';
 import type { Room } from '../piece/index.ts';
 import {
   judgeLayout,
@@ -51,7 +52,33 @@ const nameIn = (document: SetDocument, id: string): string => document.pieces.fi
 const once = (stopped: LayoutJudged['stopped']): LayoutJudged['stopped'] =>
   stopped.filter(({ piece, by }, index) => stopped.findIndex((each) => each.piece === piece && each.by === by) === index);
 
-const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way): readonly Finding[] => {
+/** How far a hand reaches into a room. Common practice, no source. */
+const REACH = 300 * UM.mm;
+
+/** Things under a ceiling that lie further from every side that opens than a hand reaches; infinitely far where none opens. */
+const outOfReach = (
+  room: Room,
+  { sides, corner }: RoomSpace,
+  standing: readonly Standing[],
+): readonly { readonly piece: string; readonly away: number }[] => {
+  if (!room.ceiling) return [];
+  const open = sides.filter(({ walled }, index) => !walled || room.walls[index]?.kind === 'removable');
+  return standing.flatMap(({ placed, body: { whole } }) => {
+    const [x0, x1, z0, z1] = [whole.min[0] - corner[0], whole.max[0] - corner[0], whole.min[2] - corner[2], whole.max[2] - corner[2]];
+    const nearest = Math.min(
+      Infinity,
+      ...open.map(({ from, to }) => {
+        const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+        const off = ([x, z]: readonly [number, number]): number =>
+          Math.abs((to[0] - from[0]) * (z - from[1]) - (to[1] - from[1]) * (x - from[0])) / length;
+        return Math.min(off([x0, z0]), off([x1, z0]), off([x0, z1]), off([x1, z1]));
+      }),
+    );
+    return nearest > REACH ? [{ piece: placed.piece, away: Math.round(Math.min(nearest, 10 * UM.m)) }] : [];
+  });
+};
+
+const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: ReturnType<typeof outOfReach>): readonly Finding[] => {
   const name = (id: string): string => nameIn(document, id);
   return [
     ...judged.clashes.map(
@@ -78,6 +105,16 @@ const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way): read
         thing: name(piece),
         by: by === '' ? '' : name(by),
         numbers: {},
+        where: { pieceId: piece },
+        mend: null,
+      }),
+    ),
+    ...far.map(
+      ({ piece, away }): Finding => ({
+        code: 'out-of-reach',
+        severity: 'note',
+        thing: name(piece),
+        numbers: { away, reach: REACH },
         where: { pieceId: piece },
         mend: null,
       }),
@@ -112,5 +149,5 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   });
   const judged = judgeLayout(space, standing);
   const way = wayThrough(space, standing, bodyOf(document.doll));
-  return { room, layout, space, standing, judged, way, findings: findingsOf(document, judged, way) };
+  return { room, layout, space, standing, judged, way, findings: findingsOf(document, judged, way, outOfReach(room, space, standing)) };
 };

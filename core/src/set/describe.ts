@@ -245,6 +245,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'hangs-free':
     case 'opens-into':
     case 'no-way-to':
+    case 'out-of-reach':
       return describeRoom(finding, units);
     case 'does-not-suit':
       return describeFit(finding, units);

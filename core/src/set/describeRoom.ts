@@ -3,7 +3,9 @@ import { showLength, type Units } from '../measure/index.ts';
 import type { Described } from './describeShape.ts';
 import type { Finding } from './finding.ts';
 
-type RoomFinding = Finding & { readonly code: 'things-clash' | 'stands-outside' | 'hangs-free' | 'opens-into' | 'no-way-to' };
+type RoomFinding = Finding & {
+  readonly code: 'things-clash' | 'stands-outside' | 'hangs-free' | 'opens-into' | 'no-way-to' | 'out-of-reach';
+};
 
 /** The words of a finding about what stands in a room, sizes in the maker's units. */
 export const describeRoom = (finding: RoomFinding, units: Units): Described => {
@@ -29,6 +31,11 @@ export const describeRoom = (finding: RoomFinding, units: Units): Described => {
       return {
         title: 'She cannot get there',
         reason: `${finding.doll} is ${showLength(finding.numbers.shoulders, units)} across the shoulders, and no way as wide leads to ${finding.thing}.`,
+      };
+    case 'out-of-reach':
+      return {
+        title: 'Your hand does not get there',
+        reason: `Under the ceiling ${finding.thing} is ${showLength(finding.numbers.away, units)} from the nearest side that opens; a hand reaches in about ${showLength(finding.numbers.reach, units)}.`,
       };
     default:
       return assertNever(finding);

@@ -75,6 +75,7 @@ export type FindingCase =
   | ({ readonly code: 'stands-outside'; readonly thing: string } & Numbers<never>)
   | ({ readonly code: 'hangs-free'; readonly thing: string } & Numbers<never>)
   | ({ readonly code: 'opens-into'; readonly thing: string; readonly by: string } & Numbers<never>)
+  | ({ readonly code: 'out-of-reach'; readonly thing: string } & Numbers<'away' | 'reach'>)
   | ({ readonly code: 'no-way-to'; readonly thing: string; readonly doll: string } & Numbers<'shoulders'>)
   | ({
       readonly code: 'does-not-suit';

@@ -1,9 +1,10 @@
 import type { Inspection } from '@parlor/core/assembly';
-import { storedOf } from '@parlor/core/room';
+import { UM } from '@parlor/core/measure';
+import { goesInto, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
-import { Choice, canDrawModel, MarginNote, PieceModel, Size } from '../../ui/index.ts';
+import { Choice, canDrawModel, MarginNote, PieceModel, Size, SizeField } from '../../ui/index.ts';
 import { whereSheStands } from './useRoom.ts';
 import { WallElevation } from './WallElevation.tsx';
 
@@ -30,20 +31,44 @@ const togetherOf = ({ space, standing }: Arranged, shell: MadePiece): MadePiece 
 
 const Stored = ({ arranged, shell }: { readonly arranged: Arranged; readonly shell: MadePiece }) => {
   const stored = useMemo(() => storedOf(arranged.room, shell.assembly.parts), [arranged.room, shell]);
+  const [place, setPlace] = useState<readonly [number, number, number]>([400_000, 300_000, 300_000]);
   return (
-    <p className="text-note text-graphite" data-testid="stored">
-      {stored.apart ? (
-        <>
-          Put away it is {stored.boards} flat boards, the largest <Size world="doll" lengthUm={stored.width} /> by{' '}
-          <Size world="doll" lengthUm={stored.depth} />, <Size world="doll" lengthUm={stored.height} /> high on one another.
-        </>
-      ) : (
-        <>
-          Glued for good: it is put away as it stands, <Size world="doll" lengthUm={stored.width} /> by{' '}
-          <Size world="doll" lengthUm={stored.depth} /> and <Size world="doll" lengthUm={stored.height} /> high.
-        </>
-      )}
-    </p>
+    <section aria-label="Putting it away">
+      <p className="text-note text-graphite" data-testid="stored">
+        {stored.apart ? (
+          <>
+            Put away it is {stored.boards} flat boards, the largest <Size world="doll" lengthUm={stored.width} /> by{' '}
+            <Size world="doll" lengthUm={stored.depth} />, <Size world="doll" lengthUm={stored.height} /> high on one another.
+          </>
+        ) : (
+          <>
+            Glued for good: it is put away as it stands, <Size world="doll" lengthUm={stored.width} /> by{' '}
+            <Size world="doll" lengthUm={stored.depth} /> and <Size world="doll" lengthUm={stored.height} /> high.
+          </>
+        )}
+      </p>
+      <details className="mt-1">
+        <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
+          Does it go into …
+        </summary>
+        <div className="grid grid-cols-3 gap-x-4">
+          {(['wide', 'deep', 'high'] as const).map((word, index) => (
+            <SizeField
+              key={word}
+              label={`The place, ${word}`}
+              world="doll"
+              lengthUm={place[index] as number}
+              min={10 * UM.mm}
+              max={5 * UM.m}
+              onChange={(um) => setPlace(place.with(index, um) as unknown as typeof place)}
+            />
+          ))}
+        </div>
+        <p className="font-hand text-body" aria-live="polite" data-testid="goes">
+          {goesInto(stored, place) ? 'It goes in.' : 'It does not go in, whichever way it lies.'}
+        </p>
+      </details>
+    </section>
   );
 };
 
