@@ -112,7 +112,7 @@ describe('a new room', () => {
     await h.choose('[data-preset="corner-room"]');
     await h.reads('[data-testid="verdict"]', /parts · 0 things/);
     await page.$eval('[data-side="0"]', (each) => each.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true })));
-    await h.press('put it there');
+    await page.$eval('::-p-xpath(//button[normalize-space(.)="put it there"])', (each) => (each as HTMLElement).click());
     await wait(() => [...document.querySelectorAll('[data-row]')].length === 1);
     await h.reads('section[aria-label="Walls"]', /a window/);
   });
