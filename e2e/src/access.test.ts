@@ -147,8 +147,8 @@ it('the lamp is turned by its button, and stays as it was left', async () => {
 
 it('every part drawn on a sheet stands in the table below it', async () => {
   await open('/sets/harbour-post-office/cutting', 'figure table tbody tr');
-  // Two boards are laid out; both are drawn before anything is counted.
-  await page.waitForFunction(() => document.querySelectorAll('[data-testid="bound"]').length === 2);
+  // Three boards are laid out; all are drawn before anything is counted.
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid="bound"]').length === 3);
   await page.waitForFunction(() => document.querySelectorAll('figure svg g').length > 30, { timeout: 15_000 });
   const [drawn, told] = await Promise.all([
     page.$$eval('figure svg g', (parts) => parts.length),

@@ -77,6 +77,8 @@ describe('all by keyboard', () => {
     await together('Control', 'z');
     await h.reads('[data-testid="verdict"]', /8 parts/);
     await together('Alt', 'PageDown');
+    await h.see('main[data-at$="/room"]');
+    await together('Alt', 'PageDown');
     await h.reads('h1', /Coverings/);
     await together('Alt', 'PageDown');
     await h.reads('h2', /sheet to cut/);

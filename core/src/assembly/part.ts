@@ -158,10 +158,10 @@ export const plainly = (part: Part): Part => {
 };
 
 /** The axis (0 x, 1 y, 2 z) that a vector runs along, when it runs along one; otherwise undefined. */
-export const axisOf = (vector: Vec3): 0 | 1 | 2 | undefined => {
-  const lying = vector.map((value) => Math.abs(value) === 1);
-  const index = lying.indexOf(true);
-  return index >= 0 && vector.every((value, axis) => axis === index || value === 0) ? (index as 0 | 1 | 2) : undefined;
+export const axisOf = ([x, y, z]: Vec3): 0 | 1 | 2 | undefined => {
+  if (y === 0 && z === 0) return Math.abs(x) === 1 ? 0 : undefined;
+  if (x === 0 && z === 0) return Math.abs(y) === 1 ? 1 : undefined;
+  return x === 0 && y === 0 && Math.abs(z) === 1 ? 2 : undefined;
 };
 
 /** True when the part's plane stands square to the axes and its edges stand square to it, so that its solid is bounded by upright planes

@@ -182,10 +182,10 @@ const addFaces = (found: Found, part: Part, index: number, square: boolean, box:
 
 const liesIn = ({ basis }: Plane, normal: Vec3, corners: readonly Vec3[]): boolean => {
   const way = normalOf(basis);
-  return (
-    Math.abs(dot(way, normal)) > 1 - SAME_DIRECTION ** 2 / 2 &&
-    corners.every((corner) => Math.abs(dot(way, minus(corner, basis.origin))) <= SAME_PLANE)
-  );
+  if (Math.abs(dot(way, normal)) <= 1 - SAME_DIRECTION ** 2 / 2) return false;
+  const at = dot(way, basis.origin);
+  for (const corner of corners) if (Math.abs(dot(way, corner) - at) > SAME_PLANE) return false;
+  return true;
 };
 
 /** A plane that stands square and is as near as rounding can be off. */
@@ -203,9 +203,15 @@ const nearSquare = ({ planes }: Found, normal: Vec3, corners: readonly Vec3[]): 
 /** The direction of a plane without its sign: the first number that is not nought is positive. */
 const unsigned = (normal: Vec3): Vec3 => ((normal.find((value) => Math.abs(value) > 1e-9) ?? 1) > 0 ? normal : scaled(normal, -1));
 
+/** How far a face's corners lie from its first one. */
 const sizeOf = (corners: readonly Vec3[]): number => {
-  const [first] = corners as [Vec3];
-  return corners.reduce((most, corner) => Math.max(most, Math.hypot(...minus(corner, first))), 0);
+  const [x, y, z] = corners[0] as Vec3;
+  let most = 0;
+  for (const corner of corners) {
+    const [dx, dy, dz] = [corner[0] - x, corner[1] - y, corner[2] - z];
+    most = Math.max(most, dx * dx + dy * dy + dz * dz);
+  }
+  return Math.sqrt(most);
 };
 
 /** Faces that lean are put into planes the largest first, so that each plane is as exact as it can be. */
