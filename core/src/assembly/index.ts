@@ -3,9 +3,9 @@ export { stuckIn } from './blocking.ts';
 export { findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
-export { type Boxed, clashOf, findInterference, type Interference } from './interference.ts';
-export { edgeClearance, pinClearance, type Stopped, stoppedMotions } from './motion.ts';
-export type { Hinge, Motion } from './moves.ts';
+export { clashOf, findInterference, type Interference } from './interference.ts';
+export { edgeClearance, pinClearance, runsInto, type Stopped, stoppedMotions } from './motion.ts';
+export { type Hinge, type Motion, movedMotion } from './moves.ts';
 export { type Order, type OrderStep, orderOf } from './order.ts';
 export {
   type Assembly,
@@ -13,6 +13,9 @@ export {
   around,
   axisOf,
   type Box,
+  type Boxed,
+  boxed,
+  boxesOverlap,
   boxOf,
   type Flat,
   isSquare,

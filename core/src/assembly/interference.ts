@@ -2,7 +2,7 @@
 // of a millimetre, where one of them slants.
 import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
-import { axisOf, type Box, boxOf, isPlainBox, isSquare, type Part } from './part.ts';
+import { axisOf, type Box, type Boxed, boxesOverlap, boxOf, isPlainBox, isSquare, type Part } from './part.ts';
 import { coaxial, roundsMeet } from './round.ts';
 
 /** Two parts, by index, that share volume. */
@@ -10,9 +10,6 @@ export type Interference = { readonly a: number; readonly b: number };
 
 type Span = readonly [from: number, to: number];
 type Axis = 0 | 1 | 2;
-
-const overlaps = (a: Box, b: Box): boolean =>
-  a.min[0] < b.max[0] && b.min[0] < a.max[0] && a.min[1] < b.max[1] && b.min[1] < a.max[1] && a.min[2] < b.max[2] && b.min[2] < a.max[2];
 
 type InSpace = { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] };
 
@@ -68,9 +65,6 @@ const TOUCHES = 60;
 const overlapsWell = (a: Box, b: Box): boolean =>
   ([0, 1, 2] as const).every((axis) => Math.min(a.max[axis], b.max[axis]) - Math.max(a.min[axis], b.min[axis]) > TOUCHES);
 
-/** Parts with the box round each, and round all of them. */
-export type Boxed = { readonly parts: readonly Part[]; readonly boxes: readonly Box[]; readonly whole: Box };
-
 /** Whether two things that were put beside each other share volume; gives the first pair of parts that does, by index. */
 export const clashOf = (a: Boxed, b: Boxed): readonly [number, number] | undefined => {
   if (!overlapsWell(a.whole, b.whole)) return undefined;
@@ -108,7 +102,7 @@ export const findInterference = (parts: readonly Part[], boxes: readonly Box[] =
     active = active.filter((other) => (boxes[other] as Box).max[0] > box.min[0]);
     for (const other of active) {
       const otherBox = boxes[other] as Box;
-      if (!overlaps(box, otherBox) || !share(index, other)) continue;
+      if (!boxesOverlap(box, otherBox) || !share(index, other)) continue;
       found.push({ a: Math.min(index, other), b: Math.max(index, other) });
     }
     active.push(index);

@@ -2,7 +2,7 @@
 import { scaled, type Vec3 } from '../shape/index.ts';
 import { boxTurned, type Convex, convexOf, meets, TOUCH, turnAbout, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
-import { around, axisOf, type Box, boxOf, type Part, plainly } from './part.ts';
+import { around, axisOf, type Box, type Boxed, boxOf, type Part, plainly } from './part.ts';
 
 /** A motion, by index, that is stopped by a part that stands, by id; a swing says after how many radians. */
 export type Stopped = { readonly motion: number; readonly by: string; readonly after: number };
@@ -127,6 +127,20 @@ const stopOfSlide = (
   return undefined;
 };
 
+const moversOf = (moving: readonly Standing[]): Movers => ({ bounds: around(moving.map(({ bounds }) => bounds)), parts: moving });
+
+const stopOf = (motion: Motion, movers: Movers, others: readonly Standing[]): Omit<Stopped, 'motion'> | undefined =>
+  motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);
+
+const standingOf = ({ parts, boxes }: Boxed): readonly Standing[] => parts.map((part, index) => ({ part, bounds: boxes[index] as Box }));
+
+/** Whether what turns or slides of one thing runs into another that stands by it. */
+export const runsInto = (motion: Motion, mover: Boxed, other: Boxed): boolean => {
+  const mine = new Set(motion.parts);
+  const moving = standingOf(mover).filter(({ part }) => mine.has(part.id));
+  return moving.length > 0 && stopOf(motion, moversOf(moving), standingOf(other)) !== undefined;
+};
+
 /** Every motion that something stops. A swing must be free of all that stands, other doors shut; what slides must be free of all but
  *  the doors, which are opened for it. Looks at thirty angles and at those where a corner stands farthest out. */
 export const stoppedMotions = (
@@ -142,12 +156,8 @@ export const stoppedMotions = (
     const mine = new Set([...motion.parts, ...(motion.kind === 'swing' ? motion.aside : [])]);
     const moving = motion.parts.flatMap((id) => byId.get(id) ?? []);
     if (moving.length === 0) return [];
-    const movers: Movers = {
-      bounds: around(moving.map(({ bounds }) => bounds)),
-      parts: moving,
-    };
     const others = standing.filter(({ part: { id } }) => !mine.has(id) && !(motion.kind === 'slide' && swinging.has(id)));
-    const stop = motion.kind === 'swing' ? stopOfSwing(motion, movers, others) : stopOfSlide(motion, movers, others);
+    const stop = stopOf(motion, moversOf(moving), others);
     return stop ? [{ motion: index, ...stop }] : [];
   });
 };

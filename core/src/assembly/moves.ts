@@ -20,3 +20,7 @@ export type Motion =
       readonly hinge: Hinge;
     }
   | { readonly kind: 'slide'; readonly door: string; readonly parts: readonly string[]; readonly along: Vec3; readonly by: number };
+
+/** A motion as it is where its piece was moved to: `point` brings points there, `way` turns directions. */
+export const movedMotion = (motion: Motion, point: (at: Vec3) => Vec3, way: (along: Vec3) => Vec3): Motion =>
+  motion.kind === 'swing' ? { ...motion, at: point(motion.at), along: way(motion.along) } : { ...motion, along: way(motion.along) };

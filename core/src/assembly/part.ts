@@ -178,3 +178,15 @@ export const around = (boxes: readonly Box[]): Box => ({
   min: [0, 1, 2].map((axis) => Math.min(...boxes.map((box) => box.min[axis] as number))) as unknown as Vec3,
   max: [0, 1, 2].map((axis) => Math.max(...boxes.map((box) => box.max[axis] as number))) as unknown as Vec3,
 });
+
+/** True when two boxes share volume. */
+export const boxesOverlap = (a: Box, b: Box): boolean =>
+  a.min[0] < b.max[0] && b.min[0] < a.max[0] && a.min[1] < b.max[1] && b.min[1] < a.max[1] && a.min[2] < b.max[2] && b.min[2] < a.max[2];
+
+/** Parts with the box round each, and round all of them. */
+export type Boxed = { readonly parts: readonly Part[]; readonly boxes: readonly Box[]; readonly whole: Box };
+
+export const boxed = (parts: readonly Part[]): Boxed => {
+  const boxes = parts.map(boxOf);
+  return { parts, boxes, whole: boxes.length > 0 ? around(boxes) : { min: [0, 0, 0], max: [0, 0, 0] } };
+};

@@ -1,7 +1,7 @@
 // µm, doll size. Whether what stands in a room stands free: of each other, of the walls; whether it opens, and whether one gets to it.
-import { type Boxed, clashOf } from '../assembly/index.ts';
+import { type Box, type Boxed, boxesOverlap, clashOf, runsInto } from '../assembly/index.ts';
 import { isInRing, type Point } from '../shape/index.ts';
-import { movedBy, type Standing } from './place.ts';
+import type { Standing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
 /** What is wrong with how a room is arranged, by the ids of pieces. */
@@ -12,43 +12,45 @@ export type Judged = {
   readonly outside: readonly string[];
   /** Pieces that hang over nothing: above the floor, and no wall or thing holds them. */
   readonly floating: readonly string[];
-  /** Doors and drawers that run into something in the room: whose, which part, and what stands there. */
-  readonly stopped: readonly { readonly piece: string; readonly part: string; readonly by: string }[];
+  /** Things of which something opens into another, or into the room's shell: whose, and what stands there. */
+  readonly stopped: readonly (readonly [string, string])[];
 };
 
-const clashMemory = new WeakMap<Boxed, WeakMap<Boxed, boolean>>();
+const grownBy = ({ min, max }: Box, by: number): Box => ({
+  min: [min[0] - by, min[1] - by, min[2] - by],
+  max: [max[0] + by, max[1] + by, max[2] + by],
+});
 
-/** Most pairs are told by the boxes round them, sooner than they would be remembered. */
-const apart = ({ min, max }: Boxed['whole'], other: Boxed['whole']): boolean =>
-  min[0] >= other.max[0] ||
-  other.min[0] >= max[0] ||
-  min[2] >= other.max[2] ||
-  other.min[2] >= max[2] ||
-  min[1] >= other.max[1] ||
-  other.min[1] >= max[1];
+/** Answers about pairs, remembered as long as both are the very same things. */
+const remembered = <A extends object>(ask: (a: A, b: Boxed) => boolean): ((a: A, b: Boxed) => boolean) => {
+  const memory = new WeakMap<A, WeakMap<Boxed, boolean>>();
+  return (a, b) => {
+    const of = memory.get(a) ?? new WeakMap<Boxed, boolean>();
+    memory.set(a, of);
+    const found = of.get(b) ?? ask(a, b);
+    of.set(b, found);
+    return found;
+  };
+};
 
-/** Whether two things share volume; what was asked once is remembered as long as both stand where they do. */
-const shares = (a: Boxed, b: Boxed): boolean => {
-  if (apart(a.whole, b.whole)) return false;
-  const known = clashMemory.get(a)?.get(b);
-  if (known !== undefined) return known;
-  const found = clashOf(a, b) !== undefined;
-  const of = clashMemory.get(a) ?? new WeakMap<Boxed, boolean>();
-  of.set(b, found);
-  clashMemory.set(a, of);
-  return found;
+const clashes = remembered<Boxed>((a, b) => clashOf(a, b) !== undefined);
+
+/** Whether two things share volume. Most pairs are told by the boxes round them, sooner than they would be remembered. */
+const shares = (a: Boxed, b: Boxed): boolean => boxesOverlap(a.whole, b.whole) && clashes(a, b);
+
+const opens = remembered<Standing>(({ motions, body }, other) => motions.some((motion) => runsInto(motion, body, other)));
+
+/** Whether something of a thing opens into another. What opens reaches no further than the thing is large. */
+const opensInto = (one: Standing, other: Boxed): boolean => {
+  const { min, max } = one.body.whole;
+  const reach = Math.hypot(...([0, 1, 2] as const).map((axis) => max[axis] - min[axis]));
+  return boxesOverlap(grownBy(one.body.whole, reach), other.whole) && opens(one, other);
 };
 
 /** How near a thing must be to what holds it. Common practice, no source. */
 const HELD = 1_500;
 
-const grownBy = ({ min, max }: Boxed['whole'], by: number): Boxed['whole'] => ({
-  min: [min[0] - by, min[1] - by, min[2] - by],
-  max: [max[0] + by, max[1] + by, max[2] + by],
-});
-
-const near = (box: Boxed['whole'], { boxes }: Boxed): boolean =>
-  boxes.some(({ min, max }) => ([0, 1, 2] as const).every((axis) => min[axis] <= box.max[axis] && max[axis] >= box.min[axis]));
+const near = (box: Box, { boxes }: Boxed): boolean => boxes.some((other) => boxesOverlap(grownBy(box, HELD), other));
 
 const footprint = ({ body }: Standing, { corner }: RoomSpace): readonly Point[] => {
   const { min, max } = body.whole;
@@ -63,49 +65,31 @@ const footprint = ({ body }: Standing, { corner }: RoomSpace): readonly Point[] 
 /** A hair within a point, towards the middle of its box, so that what stands against a wall is inside. */
 const within = ([x, z]: Point, [mx, mz]: Point): Point => [x + Math.sign(mx - x) * 200, z + Math.sign(mz - z) * 200];
 
-/** The shares of its way at which what moves is looked at. */
-const WAY = [0.15, 0.4, 0.7, 1] as const;
-
-type SweptMotion = { readonly part: string; readonly bodies: readonly Boxed[] };
-const swept = new WeakMap<Standing, readonly SweptMotion[]>();
-
-const sweptOf = (standing: Standing): readonly SweptMotion[] => {
-  const known =
-    swept.get(standing) ??
-    standing.motions.map((motion) => ({ part: motion.door, bodies: WAY.map((share) => movedBy(standing, motion, share)) }));
-  swept.set(standing, known);
-  return known;
-};
-
 /** Judges an arrangement.
  *  Shape: room, things where they stand → what clashes, stands outside, hangs free, does not open. Moving one thing asks again only about the pairs
  *  that it is part of: the others are remembered. */
 export const judgeLayout = (space: RoomSpace, standing: readonly Standing[]): Judged => {
-  const clashes: [string, string][] = [];
-  const stopped: { piece: string; part: string; by: string }[] = [];
-  for (const [index, one] of standing.entries()) {
-    if (shares(one.body, space.shell)) clashes.push([one.placed.piece, '']);
-    for (const other of standing.slice(index + 1)) if (shares(one.body, other.body)) clashes.push([one.placed.piece, other.placed.piece]);
-    for (const { part, bodies } of sweptOf(one)) {
-      const by = standing.find((other) => other !== one && bodies.some((body) => shares(body, other.body)));
-      const wall = !by && bodies.some((body) => shares(body, space.shell));
-      if (by || wall) stopped.push({ piece: one.placed.piece, part, by: by?.placed.piece ?? '' });
-    }
-  }
+  const pairs = standing.flatMap((one, index) => [
+    ...(shares(one.body, space.shell) ? [[one.placed.piece, ''] as const] : []),
+    ...standing
+      .slice(index + 1)
+      .flatMap((other) => (shares(one.body, other.body) ? [[one.placed.piece, other.placed.piece] as const] : [])),
+  ]);
+  const stopped = standing.flatMap((one) => {
+    if (one.motions.length === 0) return [];
+    const by = standing.filter((other) => other !== one && opensInto(one, other.body)).map(pieceOf);
+    return [...by, ...(opensInto(one, space.shell) ? [''] : [])].map((each) => [one.placed.piece, each] as const);
+  });
   const outside = standing.filter((each) => {
     const corners = footprint(each, space);
-    const middle: Point = [
-      (corners[0] as Point)[0] / 2 + (corners[2] as Point)[0] / 2,
-      (corners[0] as Point)[1] / 2 + (corners[2] as Point)[1] / 2,
-    ];
-    return corners.some((corner) => !isInRing(space.ring, ...within(corner, middle)));
+    const [[x0, z0], [x1, z1]] = [corners[0] as Point, corners[2] as Point];
+    return corners.some((corner) => !isInRing(space.ring, ...within(corner, [(x0 + x1) / 2, (z0 + z1) / 2])));
   });
-  const floating = standing.filter((each) => {
-    if (each.placed.up <= 0) return false;
-    const box = grownBy(each.body.whole, HELD);
-    return !near(box, space.shell) && !standing.some((other) => other !== each && near(box, other.body));
-  });
-  return { clashes, outside: outside.map(pieceOf), floating: floating.map(pieceOf), stopped };
+  const floating = standing.filter(
+    ({ placed, body }) =>
+      placed.up > 0 && !near(body.whole, space.shell) && !standing.some((other) => other.placed !== placed && near(body.whole, other.body)),
+  );
+  return { clashes: pairs, outside: outside.map(pieceOf), floating: floating.map(pieceOf), stopped };
 };
 
 const pieceOf = ({ placed }: Standing): string => placed.piece;

@@ -174,10 +174,10 @@ describe('what runs into what', () => {
     const [alone, before] = [standAt(chest, put('chest', 250, 60), space), stand(put('box', 250, 130))];
     expect(judgeLayout(space, [alone]).stopped).toEqual([]);
     const stopped = judgeLayout(space, [alone, before]).stopped;
-    expect(stopped.map(({ piece, by }) => [piece, by])).toContainEqual(['chest', 'box']);
+    expect(stopped).toEqual([['chest', 'box']]);
     const wardrobe = built(preset('wardrobe'));
     const hinge = judgeLayout(space, [standAt(wardrobe, put('wardrobe', 250, 60), space), stand(put('box', 250, 190, 0, 0))]);
-    expect(hinge.stopped.some(({ piece }) => piece === 'wardrobe')).toBe(true);
+    expect(hinge.stopped.some(([piece]) => piece === 'wardrobe')).toBe(true);
   });
 
   it('what hangs above the floor is held by a wall or stands on something', () => {

@@ -1,5 +1,5 @@
 // µm, doll size. A room as things stand in it: its clear plan, its walls and its floor, in the space of its assembly.
-import { type Assembly, around, type Boxed, boxOf, type Part } from '../assembly/index.ts';
+import { type Assembly, around, type Boxed, boxed, boxOf } from '../assembly/index.ts';
 import { type Means, type Room, roomPlan } from '../piece/index.ts';
 import type { Point, Vec3 } from '../shape/index.ts';
 
@@ -35,10 +35,13 @@ export type RoomSpace = {
   readonly shell: Boxed;
 };
 
-export const boxed = (parts: readonly Part[]): Boxed => {
-  const boxes = parts.map(boxOf);
-  return { parts, boxes, whole: boxes.length > 0 ? around(boxes) : { min: [0, 0, 0], max: [0, 0, 0] } };
+/** A point along a side, from its left end as it is seen from inside. */
+export const pointOn = ({ from, to }: Pick<RoomSide, 'from' | 'to'>, along: number): Point => {
+  const share = along / lengthOf({ from, to });
+  return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
 };
+
+export const lengthOf = ({ from, to }: Pick<RoomSide, 'from' | 'to'>): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
 
 /** The space of a room that stands.
  *  Shape: room, its assembly, means → plan, sides, shell. Nothing where the floor is not found. */

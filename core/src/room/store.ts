@@ -1,7 +1,7 @@
 // µm, doll size. How a room is put away: the flat boards that it comes apart into, or folded.
 import { boxOf, type Part } from '../assembly/index.ts';
 import type { Room } from '../piece/index.ts';
-import { bounds } from '../shape/index.ts';
+import { bounds, dot, normalOf } from '../shape/index.ts';
 
 /** A room put away. Taken apart: so many boards, the largest of them, and how high they are on one another with what is glued to them; a room that is
  *  glued does not come apart, and is as large as it stands. */
@@ -30,16 +30,8 @@ export const storedOf = (room: Room, parts: readonly Part[]): Stored => {
     const stem = main.id.replace(/~\d+$/, '');
     const own = parts.filter(({ id }) => id === main.id || id.startsWith(`${stem}/`));
     // How far what belongs to it reaches along the wall's own normal.
-    const n = [
-      main.pose.u[1] * main.pose.v[2] - main.pose.u[2] * main.pose.v[1],
-      main.pose.u[2] * main.pose.v[0] - main.pose.u[0] * main.pose.v[2],
-      main.pose.u[0] * main.pose.v[1] - main.pose.u[1] * main.pose.v[0],
-    ];
-    const reach = own.flatMap((part) => {
-      const { min, max } = boxOf(part);
-      const along = (x: number, y: number, z: number): number => x * (n[0] as number) + y * (n[1] as number) + z * (n[2] as number);
-      return [along(...min), along(...max)];
-    });
+    const n = normalOf(main.pose);
+    const reach = own.map(boxOf).flatMap(({ min, max }) => [dot(min, n), dot(max, n)]);
     const { x0, y0, x1, y1 } = bounds(main.region.outline);
     // Folded at its score it is as long as its longer half, and twice as thick.
     const score = main.scores?.[0]?.[0][0];

@@ -2,7 +2,7 @@
 import type { Body } from '../doll/index.ts';
 import { isInRing, type Point } from '../shape/index.ts';
 import type { Standing } from './place.ts';
-import type { RoomSide, RoomSpace } from './space.ts';
+import { lengthOf, pointOn, type RoomSide, type RoomSpace } from './space.ts';
 
 /** A field of squares over the plan: true where the middle of the doll can be. */
 export type Way = {
@@ -41,32 +41,25 @@ const awayFromSide = ([x, z]: Point, [ax, az]: Point, [bx, bz]: Point): number =
   return Math.hypot(x - ax - share * dx, z - az - share * dz);
 };
 
-/** The stretches of a side that are walls: all of it, or what its doors leave. */
-const wallsOf = ({ from, to, walled, doors }: RoomSide): readonly (readonly [Point, Point])[] => {
-  if (!walled) return [];
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const at = (along: number): Point => [from[0] + ((to[0] - from[0]) * along) / length, from[1] + ((to[1] - from[1]) * along) / length];
-  const edges = [0, ...[...doors].sort((a, b) => a[0] - b[0]).flat(), length];
-  return Array.from(
-    { length: edges.length / 2 },
-    (_, index) => [at(edges[2 * index] as number), at(edges[2 * index + 1] as number)] as const,
-  );
+/** A stretch less what stands in it: from end to end, in pairs. */
+const besideDoors = (from: number, to: number, doors: RoomSide['doors']): readonly (readonly [number, number])[] => {
+  const edges = [from, ...[...doors].sort((a, b) => a[0] - b[0]).flat(), to];
+  return Array.from({ length: edges.length / 2 }, (_, index) => [edges[2 * index] as number, edges[2 * index + 1] as number] as const);
 };
+
+const between = (side: RoomSide, [a, b]: readonly [number, number]): readonly [Point, Point] => [pointOn(side, a), pointOn(side, b)];
+
+/** The stretches of a side that are walls: all of it, or what its doors leave. */
+const wallsOf = (side: RoomSide): readonly (readonly [Point, Point])[] =>
+  side.walled ? besideDoors(0, lengthOf(side), side.doors).map((stretch) => between(side, stretch)) : [];
 
 /** What doors leave of a wall between two rooms. */
-const partsOf = ({ x0, x1, from, to, doors }: RoomSpace['between'][number]): readonly Rect[] => {
-  const edges = [from, ...[...doors].sort((a, b) => a[0] - b[0]).flat(), to];
-  return Array.from({ length: edges.length / 2 }, (_, index): Rect => [x0, edges[2 * index] as number, x1, edges[2 * index + 1] as number]);
-};
+const partsOf = ({ x0, x1, from, to, doors }: RoomSpace['between'][number]): readonly Rect[] =>
+  besideDoors(from, to, doors).map(([a, b]): Rect => [x0, a, x1, b]);
 
-/** Where she walks in: the open sides, and the middles of doors. */
+/** Where she walks in: the open sides, and the doors of the others. */
 const entrancesOf = (sides: readonly RoomSide[]): readonly (readonly [Point, Point])[] =>
-  sides.flatMap(({ from, to, walled, doors }): readonly (readonly [Point, Point])[] => {
-    if (!walled) return [[from, to]];
-    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    const at = (along: number): Point => [from[0] + ((to[0] - from[0]) * along) / length, from[1] + ((to[1] - from[1]) * along) / length];
-    return doors.map(([a, b]) => [at(a), at(b)] as const);
-  });
+  sides.flatMap((side) => (side.walled ? side.doors.map((door) => between(side, door)) : [[side.from, side.to] as const]));
 
 /** Squares by their numbers. */
 type Squares = Int32Array;

@@ -48,10 +48,6 @@ const spaces = new WeakMap<Assembly, RoomSpace>();
 
 const nameIn = (document: SetDocument, id: string): string => document.pieces.find((piece) => piece.id === id)?.name ?? '';
 
-/** What opens of one thing into the same other is said once. */
-const once = (stopped: LayoutJudged['stopped']): LayoutJudged['stopped'] =>
-  stopped.filter(({ piece, by }, index) => stopped.findIndex((each) => each.piece === piece && each.by === by) === index);
-
 /** How far a hand reaches into a room. Common practice, no source. */
 const REACH = 300 * UM.mm;
 
@@ -98,8 +94,8 @@ const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: 
     ...judged.floating.map(
       (id): Finding => ({ code: 'hangs-free', severity: 'warning', thing: name(id), numbers: {}, where: { pieceId: id }, mend: null }),
     ),
-    ...once(judged.stopped).map(
-      ({ piece, by }): Finding => ({
+    ...judged.stopped.map(
+      ([piece, by]): Finding => ({
         code: 'opens-into',
         severity: 'warning',
         thing: name(piece),

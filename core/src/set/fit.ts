@@ -2,7 +2,7 @@
 import { type Assembly, boxOf, type Part } from '../assembly/index.ts';
 import { type Body, type Judgement, judge, proposed, type RuleName, seatRules } from '../doll/index.ts';
 import { type DollUm, dollOf, type Measure, realOf, UM } from '../measure/index.ts';
-import { type Means, sideName, type WallOpening } from '../piece/index.ts';
+import { type Means, sideName, type Wall, type WallOpening } from '../piece/index.ts';
 import type { Piece } from './document.ts';
 import type { PieceChange } from './edit.ts';
 
@@ -122,25 +122,34 @@ const openingOffers = (form: string, height: number, width: number, up: number |
 
 const FIELD = { doorHeight: 'height', doorWidth: 'width', sill: 'up' } as const;
 
+/** What is in one wall, as it is offered; told by its number where there are several. */
+const wallOffers = (wall: Wall, name: string, doll: (measure: Measure) => number, put: (wall: Wall) => PieceChange): readonly Offer[] =>
+  wall.kind === 'open' || wall.kind === 'shop'
+    ? []
+    : wall.openings.flatMap((opening, index) => {
+        const of = wall.openings.length > 1 ? `${name}, opening ${index + 1}` : name;
+        return openingOffers(opening.form, doll(opening.height), doll(opening.width), doll(opening.up), of).map(
+          (offer): Offer => ({
+            ...offer,
+            change: (to) => {
+              const next = { ...opening, [FIELD[offer.rule as keyof typeof FIELD]]: asDoll(to) } as WallOpening;
+              return put({ ...wall, openings: wall.openings.with(index, next) });
+            },
+          }),
+        );
+      });
+
 const roomOffers = (piece: Piece & { family: 'room' }, means: Means): readonly Offer[] => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
-  const inWalls = piece.walls.flatMap((wall, side) =>
-    wall.kind === 'open'
-      ? []
-      : wall.openings.flatMap((opening, index) =>
-          openingOffers(opening.form, doll(opening.height), doll(opening.width), doll(opening.up), `${sideName(piece, side)}`).map(
-            (offer): Offer => ({
-              ...offer,
-              change: (to) => {
-                const field = FIELD[offer.rule as keyof typeof FIELD];
-                const next = { ...opening, [field]: asDoll(to) } as WallOpening;
-                return { walls: piece.walls.with(side, { ...wall, openings: wall.openings.with(index, next) }) };
-              },
-            }),
-          ),
-        ),
-  );
-  return [{ rule: 'wallHeight', value: doll(piece.height), of: '', change: (to) => ({ height: asDoll(to) }) }, ...inWalls];
+  return [
+    { rule: 'wallHeight', value: doll(piece.height), of: '', change: (to) => ({ height: asDoll(to) }) },
+    ...piece.walls.flatMap((wall, side) =>
+      wallOffers(wall, sideName(piece, side), doll, (next) => ({ walls: piece.walls.with(side, next) })),
+    ),
+    ...piece.between
+      .slice(0, piece.cells - 1)
+      .flatMap((wall, index) => wallOffers(wall, 'wall between', doll, (next) => ({ between: piece.between.with(index, next) }))),
+  ];
 };
 
 /** What a piece offers a body. */

@@ -20,6 +20,6 @@ export {
   sameRegion,
   signedArea,
 } from './plane.ts';
-export { add, cross, dot, minus, normalOf, type Pose, scaled, toPlane, toSpace, unit, type Vec3 } from './pose.ts';
+export { add, cross, dot, minus, movedPose, normalOf, type Pose, scaled, toPlane, toSpace, turnUpright, unit, type Vec3 } from './pose.ts';
 export { areaOf, asSimple, common, grown, less, merged, without } from './regions.ts';
 export { cornersOfTriangles, isConvex, trianglesOf, turnAt } from './triangles.ts';

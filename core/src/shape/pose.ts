@@ -39,3 +39,15 @@ export const toPlane = (pose: Pose, point: Vec3): Point => {
   const from = minus(point, pose.origin);
   return [Math.round(dot(from, pose.u)), Math.round(dot(from, pose.v))];
 };
+
+/** A turn about the upright axis, by its cosine and sine: to the left, as seen from above. */
+export const turnUpright =
+  (cos: number, sin: number) =>
+  ([x, y, z]: Vec3): Vec3 => [x * cos + z * sin + 0, y, z * cos - x * sin + 0];
+
+/** A pose turned about a point, which then comes to another. */
+export const movedPose = ({ origin, u, v }: Pose, turn: (way: Vec3) => Vec3, from: Vec3, to: Vec3): Pose => ({
+  origin: add(to, turn(minus(origin, from))),
+  u: turn(u),
+  v: turn(v),
+});

@@ -1,10 +1,13 @@
 // µm, doll size. A wall with all that belongs to it: its boards, what is put into its openings, a second wall, pillars.
 import type { Motion, Part } from '../../assembly/index.ts';
-import type { Region, Vec3 } from '../../shape/index.ts';
+import { type Pose, rectRing, type Vec3 } from '../../shape/index.ts';
+import { CLEAR_SHEET } from '../../stock/index.ts';
+import { boardAt } from '../kit/boardAt.ts';
 import type { Sheeting } from '../kit/means.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
-import { cutsFor, putInto } from './holes.ts';
+import { lampCuts, openingCuts, putInto } from './holes.ts';
+import { MARGIN } from './opened.ts';
 import { pointAt, type RoomPlan, type Side } from './plan.ts';
 import { faceOf, foldOf, type Standing } from './standing.ts';
 import { type Span, wallBoards } from './walls.ts';
@@ -24,7 +27,10 @@ export const addWall = (
 ): PieceProblem | undefined => {
   const { wall, id, name, side, span, thick, opened } = standing;
   const { sheets, clear } = plan;
-  const cuts = cutsFor(plan, wall, opened, Math.round(side.length), floor - low);
+  const length = Math.round(side.length);
+  // Lamps shine out of the wall that is seen: where there are two, their battery stands between.
+  const lamps = (up: number) => lampCuts(plan, wall, length, up);
+  const cuts = [...openingCuts(opened, floor - low), ...(wall.cavity > 0 ? [] : lamps(floor - low))];
   const held = wall.kind === 'removable' ? ({ held: 'slides' } as const) : {};
   const fold = foldOf(plan, wall, side);
   const boards = wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held });
@@ -50,7 +56,7 @@ export const addWall = (
   if (wall.cavity > 0) {
     const one = single(sheets.wall);
     const before: Span = { outer: ends, inner: ends };
-    const again = cutsFor(plan, wall, opened, Math.round(side.length), 0).slice(0, opened.length);
+    const again = [...openingCuts(opened, 0), ...lamps(0)];
     made.parts.push(
       ...wallBoards(side, before, [floor, floor + clear], again, one, -wall.cavity, {
         id: `${id}/second`,
@@ -76,47 +82,24 @@ export const addWall = (
 /** A strip on edge that keeps a second wall away from the first. */
 const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], wide: number, sheet: Sheeting, id: string): Part => {
   const [x, z] = pointAt(side, along + sheet.one);
-  const region: Region = {
-    outline: [
-      [0, 0],
-      [wide, 0],
-      [wide, y1 - y0],
-      [0, y1 - y0],
-    ],
-    holes: [],
-  };
-  return {
-    id,
-    role: 'rail',
-    name: 'spacer',
-    stuff: 'board',
-    stock: sheet.board,
-    thickness: sheet.one,
-    region,
-    pose: { origin: [x, y0, z], u: [side.inward[0], 0, side.inward[1]], v: [0, 1, 0] },
-    grain: 'y',
-    held: 'glue',
-    length: null,
-    centres: [],
-  };
+  const pose: Pose = { origin: [x, y0, z], u: [side.inward[0], 0, side.inward[1]], v: [0, 1, 0] };
+  return boardAt({ id, role: 'rail', name: 'spacer' }, sheet, { outline: rectRing(0, 0, wide, y1 - y0), holes: [] }, pose, 'y');
 };
 
 /** Strips that face the pillars of a shop's front, on its outside. */
 const addPillars = (plan: RoomPlan, made: Made, { side, span, id, thick, opened }: Standing, floor: number): undefined => {
   const sheet = single(plan.sheets.trim);
   const edges = [span.outer[0], ...opened.flatMap(({ x0, x1 }) => [x0, x1]), span.outer[1]];
-  const pane = opened.length > 0 ? (made.parts.find(({ role }) => role === 'glass')?.thickness ?? 0) : 0;
   // Clear sheets lie on the wall under a margin; the strips stand between them.
-  const margin = 4_000;
   for (let index = 0; index < edges.length; index += 2) {
     const [from, to] = [edges[index] as number, edges[index + 1] as number];
-    const [low, high] = [index === 0 ? from : from + margin, index === edges.length - 2 ? to : to - margin];
+    const [low, high] = [index === 0 ? from : from + MARGIN, index === edges.length - 2 ? to : to - MARGIN];
     if (high - low < 1_000) continue;
     const outer: Span = { outer: [low, high], inner: [low, high] };
     const facing = { id: `${id}/pillar-${index / 2}`, role: 'border', name: 'pillar facing' } as const;
     made.parts.push(...wallBoards(side, outer, [floor, floor + plan.clear], [], sheet, thick + sheet.one, facing));
     for (const along of [low, high]) {
-      const [x, z] = pointAt(side, along, -thick - Math.max(sheet.one, pane));
+      const [x, z] = pointAt(side, along, -thick - Math.max(sheet.one, CLEAR_SHEET.thickness));
       made.reach.push([x, floor, z]);
     }
   }

@@ -1,7 +1,8 @@
 // µm, doll size. A room's shell: floors, walls, what is in the walls, strips on them, a ceiling.
-import type { Motion, Part } from '../../assembly/index.ts';
+import { movedMotion, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { asSimple, type Point, type Vec3 } from '../../shape/index.ts';
+import { boardAt, layerKind } from '../kit/boardAt.ts';
 import type { Built, SizeMark } from '../kit/built.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { movedParts } from '../kit/parts.ts';
@@ -18,23 +19,15 @@ import type { Span } from './walls.ts';
 /** A board that lies: a ring of the plan, from a height on. */
 const lying = (ring: readonly At[], y: number, sheet: Sheeting, id: string, role: 'bottom' | 'top', name: string): readonly Part[] => {
   const outline = ring.map(([x, z]): Point => [x, 0 - z]).toReversed();
-  return Array.from({ length: sheet.layers }, (_, layer): Part => {
-    const several = sheet.layers > 1 ? `, layer ${layer + 1}` : '';
-    return {
-      id: sheet.layers > 1 ? `${id}~${layer + 1}` : id,
-      role,
-      name: `${name}${several}`,
-      stuff: 'board',
-      stock: sheet.board,
-      thickness: sheet.one,
-      region: { outline, holes: [] },
-      pose: { origin: [0, y + layer * sheet.one, 0], u: [1, 0, 0], v: [0, 0, -1] },
-      grain: 'x',
-      held: 'glue',
-      length: null,
-      centres: [],
-    };
-  });
+  return Array.from({ length: sheet.layers }, (_, layer) =>
+    boardAt(
+      layerKind({ id, role, name }, sheet, layer),
+      sheet,
+      { outline, holes: [] },
+      { origin: [0, y + layer * sheet.one, 0], u: [1, 0, 0], v: [0, 0, -1] },
+      'x',
+    ),
+  );
 };
 
 const ROLE = ['back', 'side', 'last side', 'side'] as const;
@@ -249,7 +242,7 @@ export const buildRoom = (room: Room, means: Means): Result<Built, PieceProblem>
       ? { min: moved([left, ft, back]), max: moved([first - (plan.cells.length > 1 ? 0 : right), ft + clear, inside[1] - front]) }
       : // Of a plan of its own only where its middle lies is told: which face of a wall looks into the room follows from that.
         { min: moved(insideOf(ring, ft)), max: moved(insideOf(ring, ft)) };
-  const motions = made.motions.map((motion): Motion => (motion.kind === 'swing' ? { ...motion, at: moved(motion.at) } : motion));
+  const motions = made.motions.map((motion) => movedMotion(motion, moved, (way) => way));
   const marks: SizeMark[] =
     room.plan === 'rectangle' && room.hold === 'inside'
       ? [

@@ -3,31 +3,11 @@ import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { grown, type Point, type Region, type Ring, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
+import { boardAt } from '../kit/boardAt.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
 import { MARGIN, type Opened, type PutIn, ringOf } from './opened.ts';
-import { pointAt, type RoomPlan, type Side } from './plan.ts';
-
-const lyingOn = (
-  side: Side,
-  region: Region,
-  up: number,
-  into: number,
-  thickness: number,
-  made: Omit<Part, 'region' | 'pose' | 'thickness' | 'grain' | 'held' | 'length' | 'centres'>,
-): Part => {
-  const [x, z] = pointAt(side, 0, into);
-  return {
-    ...made,
-    region,
-    thickness,
-    pose: { origin: [x, up, z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] },
-    grain: 'any',
-    held: 'glue',
-    length: null,
-    centres: [],
-  };
-};
+import { pointAt, poseOn, type RoomPlan, type Side } from './plan.ts';
 
 /** What lies round an opening of any outline on both faces of its wall: strips cut in one, and a clear sheet under the outer ones. */
 export const framesRound = (
@@ -49,33 +29,16 @@ export const framesRound = (
     if (problem) return err(problem);
   }
   const frame = (name: string, into: number): readonly Part[] =>
-    around
-      ? [
-          lyingOn(side, around, floor, into, sheet.one, {
-            id: `${id}/${name}`,
-            role: 'border',
-            name: 'frame',
-            stuff: 'board',
-            stock: sheet.board,
-          }),
-        ]
-      : [];
-  const clear: readonly Part[] = glazed
+    around ? [boardAt({ id: `${id}/${name}`, role: 'border', name: 'frame' }, sheet, around, poseOn(side, into, floor), 'any')] : [];
+  const shown: Region | undefined = glazed ? grown({ outline: ring, holes: [] }, MARGIN)[0] : undefined;
+  const clear = shown
     ? [
-        lyingOn(
-          side,
-          { outline: (grown({ outline: ring, holes: [] }, MARGIN)[0] as Region).outline, holes: [] },
-          floor,
-          -out - pane,
-          pane,
-          {
-            id: `${id}/glass`,
-            role: 'glass',
-            name: 'clear sheet',
-            stuff: 'clear',
-            stock: CLEAR_SHEET.name,
-          },
-        ),
+        {
+          ...boardAt({ id: `${id}/glass`, role: 'glass', name: 'clear sheet' }, sheet, shown, poseOn(side, -out - pane, floor), 'any'),
+          stuff: 'clear' as const,
+          stock: CLEAR_SHEET.name,
+          thickness: pane,
+        },
       ]
     : [];
   const behind = out + pane + (around ? sheet.one : 0);

@@ -1,8 +1,8 @@
 // µm, doll size. Openings in walls: what is cut, and what is put in.
-import type { Motion } from '../../assembly/index.ts';
+import { movedMotion } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollUm } from '../../measure/index.ts';
-import { ellipseRing, type Point, type Pose, type Ring, type Vec3 } from '../../shape/index.ts';
+import { add, ellipseRing, movedPose, type Point, type Ring, turnUpright, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
@@ -119,6 +119,7 @@ export const lampProblem = (
   opened: readonly Opened[],
   length: number,
   clear: number,
+  ends: readonly [left: number, right: number],
 ): PieceProblem | undefined => {
   const lamps = [...lampsIn(plan, wall, length)].sort((a, b) => a.at[0] - b.at[0]);
   const [first, next] = lamps;
@@ -129,36 +130,25 @@ export const lampProblem = (
   );
   return (
     (next ? lack('lamps beside each other', next.at[0] - first.at[0], 2 * half) : undefined) ??
-    lack('the lamps from the wall’s left end', first.at[0], half) ??
-    lack('the lamps in the wall’s length', length - (lamps.at(-1)?.at[0] ?? 0), half) ??
+    lack('the lamps from the wall’s left end', first.at[0], ends[0] + half) ??
+    lack('the lamps in the wall’s length', length - (lamps.at(-1)?.at[0] ?? 0), ends[1] + half) ??
     lack('the lamps above the floor', first.at[1], half) ??
     lack('the lamps under the wall’s upper edge', clear - first.at[1], half) ??
     (clash ? lack('lamps beside the openings', 0, 1) : undefined)
   );
 };
 
-/** What is cut from a wall for its openings and lamps; `floor` is how far up the floor lies in it. */
-export const cutsFor = (plan: RoomPlan, wall: Wall, opened: readonly Opened[], length: number, floor: number): readonly Cut[] => {
-  const up = (ring: Ring): Ring => ring.map(([x, y]): Point => [x, y + floor]);
-  const holes = lampsIn(plan, wall, length).map(
-    ({ at: [x, y], across }): Cut => ({ ring: up(ellipseRing(x, y, Math.round(across / 2))), low: false }),
-  );
-  return [...opened.map((each): Cut => ({ ring: up(ringOf(each)), low: each.y0 === 0 && floor === 0 })), ...holes];
-};
+const raised = (ring: Ring, by: number): Ring => ring.map(([x, y]): Point => [x, y + by]);
 
-/** Where something that was built to stand before the viewer stands on a side: its x runs along the side, its z into the room. */
-const turnedTo = (side: Side, along: number, up: number, into: number): ((pose: Pose) => Pose) => {
-  const [x, z] = pointAt(side, along, into);
-  const turn = (vector: Vec3): Vec3 => [
-    vector[0] * side.way[0] + vector[2] * side.inward[0] + 0,
-    vector[1],
-    vector[0] * side.way[1] + vector[2] * side.inward[1] + 0,
-  ];
-  return ({ origin, u, v }) => {
-    const [ox, oy, oz] = turn(origin);
-    return { origin: [x + ox, up + oy, z + oz], u: turn(u), v: turn(v) };
-  };
-};
+/** What is cut from a wall for its openings; `floor` is how far up the floor lies in it. */
+export const openingCuts = (opened: readonly Opened[], floor: number): readonly Cut[] =>
+  opened.map((each): Cut => ({ ring: raised(ringOf(each), floor), low: each.y0 === 0 && floor === 0 }));
+
+/** What is cut from a wall for its lamps. */
+export const lampCuts = (plan: RoomPlan, wall: Wall, length: number, floor: number): readonly Cut[] =>
+  lampsIn(plan, wall, length).map(
+    ({ at: [x, y], across }): Cut => ({ ring: raised(ellipseRing(x, y, Math.round(across / 2)), floor), low: false }),
+  );
 
 const NOTHING: PutIn = { parts: [], motions: [], reach: [] };
 
@@ -192,19 +182,15 @@ const unitIn = (plan: RoomPlan, side: Side, opened: Opened, floor: number, out: 
   const frame = single(plan.sheets.trim).one;
   const behind = frame + (form === 'window' ? CLEAR_SHEET.thickness : 0);
   const low = form === 'window' ? opened.y0 - opened.border : 0;
-  const place = turnedTo(side, opened.x0 - opened.border, floor + low, -out - behind);
-  const pointOf = (at: Vec3): Vec3 => place({ origin: at, u: [1, 0, 0], v: [0, 1, 0] }).origin;
-  const wayOf = (way: Vec3): Vec3 => place({ origin: [0, 0, 0], u: way, v: way }).u;
+  // What was built to stand before the viewer stands on the side: its x runs along it, its z into the room.
+  const [ox, oz] = pointAt(side, opened.x0 - opened.border, -out - behind);
+  const [turn, to] = [turnUpright(side.way[0], 0 - side.way[1]), [ox, floor + low, oz] as const];
+  const point = (at: Vec3): Vec3 => add(to, turn(at));
   const [x, y, z] = outside.max;
   return ok({
-    parts: parts.map((part) => ({ ...part, pose: place(part.pose) })),
-    motions: motions.map(
-      (motion): Motion =>
-        motion.kind === 'swing'
-          ? { ...motion, at: pointOf(motion.at), along: wayOf(motion.along) }
-          : { ...motion, along: wayOf(motion.along) },
-    ),
-    reach: [0, x].flatMap((a) => [0, y].flatMap((b) => [0, z].map((c) => pointOf([a, b, c])))),
+    parts: parts.map((part) => ({ ...part, pose: movedPose(part.pose, turn, [0, 0, 0], to) })),
+    motions: motions.map((motion) => movedMotion(motion, point, turn)),
+    reach: [0, x].flatMap((a) => [0, y].flatMap((b) => [0, z].map((c) => point([a, b, c])))),
   });
 };
 

@@ -1,6 +1,7 @@
 // µm, doll size. A room's plan: x to the right, z towards the viewer. Rings run so that the room is on the right of the way as it is drawn, with z
 // downwards; every side is walked from left to right as it is seen from inside.
 import { dollOf, type Measure, type Scale } from '../../measure/index.ts';
+import type { Pose } from '../../shape/index.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { sheetsFor } from '../kit/means.ts';
 import { type Corner, newWall, ROOM_ROLES, type Room, type RoomRole, sideName, type Wall } from './room.ts';
@@ -29,6 +30,12 @@ export const pointAt = ({ from, way, inward }: Side, along: number, into = 0): A
   from[0] + way[0] * along + inward[0] * into,
   from[1] + way[1] * along + inward[1] * into,
 ];
+
+/** A pose on a side: x runs along it from its left end, y up; it looks into the room. */
+export const poseOn = (side: Side, into: number, up: number): Pose => {
+  const [x, z] = pointAt(side, 0, into);
+  return { origin: [x, up, z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] };
+};
 
 /** By how much the way turns from one side to the next: its sine, positive where the corner is an ordinary one, and its cosine. */
 export const turnOf = (before: Side, after: Side): { readonly sin: number; readonly cos: number } => ({

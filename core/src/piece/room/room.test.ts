@@ -238,6 +238,14 @@ describe('what is in walls', () => {
     });
   });
 
+  it('lamps are let into the wall that is seen: before a cavity into the second one, for their battery stands between', () => {
+    const lights = { end: 'left', from: mm(100), up: mm(250), count: 2, apart: mm(110), across: 5_000 };
+    const walls = [newWall({ lights, cavity: 25_000 } as never), newWall(), OPEN, newWall()];
+    const parts = partsOf(shell(500, 300, 300, { walls }), 4_800);
+    expect(named(parts, 'back wall').region.holes).toHaveLength(0);
+    expect(named(parts, 'back wall, second').region.holes).toHaveLength(2);
+  });
+
   it('lamps in a row have holes of their own, evenly apart, clear of everything else', () => {
     const lights = { end: 'left', from: mm(60), up: mm(250), count: 4, apart: mm(110), across: 5_000 };
     const wall = named(

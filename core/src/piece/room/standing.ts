@@ -56,10 +56,11 @@ export const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Si
       number,
       number,
     ];
-    const opened = isWalled(wall) ? openedIn(plan, wall, id, Math.round(side.length), clear, endsOf(plan, faces)) : ok([]);
+    const [length, ends] = [Math.round(side.length), endsOf(plan, faces)];
+    const opened = isWalled(wall) ? openedIn(plan, wall, id, length, clear, ends) : ok([]);
     if (!opened.ok) return opened;
     const problem =
-      (isWalled(wall) ? lampProblem(plan, wall, opened.value, Math.round(side.length), clear) : undefined) ??
+      (isWalled(wall) ? lampProblem(plan, wall, opened.value, length, clear, ends) : undefined) ??
       secondProblem(plan, index, sides) ??
       foldProblem(plan, wall, side, opened.value);
     if (problem) return err(problem);
@@ -76,9 +77,10 @@ export const dividers = (plan: RoomPlan, storey: number, depth: number): Result<
     const side = wall.seen === 'left' ? sideBetween([x, 0], [x, depth]) : sideBetween([far, depth], [far, 0]);
     const id = `${plan.room.id}/${storey > 0 ? `storey-${storey}-` : ''}between-${index}`;
     const faces = [faceOf(plan, plan.walls[0] as Wall), faceOf(plan, plan.walls[2] as Wall)] as const;
-    const opened = openedIn(plan, { ...wall, kind: 'wall' }, id, depth, plan.clear, endsOf(plan, faces));
+    const ends = endsOf(plan, faces);
+    const opened = openedIn(plan, { ...wall, kind: 'wall' }, id, depth, plan.clear, ends);
     if (!opened.ok) return opened;
-    const problem = lampProblem(plan, wall, opened.value, depth, plan.clear);
+    const problem = lampProblem(plan, wall, opened.value, depth, plan.clear, ends);
     if (problem) return err(problem);
     const span: Span = { outer: [0, depth], inner: [0, depth] };
     found.push({ wall, id, name: 'wall between', side, span, thick: plan.sheets.wall.thickness, opened: opened.value });

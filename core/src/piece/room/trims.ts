@@ -1,8 +1,9 @@
 // µm, doll size. Strips that run round a room on its walls: skirting, rails, cornices, strips in the corners.
 import type { Part } from '../../assembly/index.ts';
-import type { Region } from '../../shape/index.ts';
+import { type Region, rectRing } from '../../shape/index.ts';
+import { boardAt } from '../kit/boardAt.ts';
 import type { Sheeting } from '../kit/means.ts';
-import { type At, cornerOut, movedOut, pointAt, type Side, sidesOf, turnOf } from './plan.ts';
+import { type At, cornerOut, movedOut, poseOn, type Side, sidesOf, turnOf } from './plan.ts';
 
 /** A wall as it is seen from inside one room: what is in it, by where it lies along its clear side. */
 export type Seen = {
@@ -43,37 +44,14 @@ const strip = (
   side: Side,
   [from, to]: Stretch,
   [ends, endsTo]: Stretch,
-  y: readonly [number, number],
+  [low, high]: readonly [number, number],
   sheet: Sheeting,
   id: string,
   name: string,
 ): Part => {
-  const face = (a: number, b: number): Region => ({
-    outline: [
-      [a, 0],
-      [b, 0],
-      [b, y[1] - y[0]],
-      [a, y[1] - y[0]],
-    ],
-    holes: [],
-  });
-  const [x, z] = pointAt(side, 0);
-  const mitred = ends !== from || endsTo !== to;
-  return {
-    id,
-    role: 'border',
-    name,
-    stuff: 'board',
-    stock: sheet.board,
-    thickness: sheet.one,
-    region: face(from, to),
-    ...(mitred ? { upper: face(ends, endsTo) } : {}),
-    pose: { origin: [x, y[0], z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] },
-    grain: 'x',
-    held: 'glue',
-    length: null,
-    centres: [],
-  };
+  const face = (a: number, b: number): Region => ({ outline: rectRing(a, 0, b, high - low), holes: [] });
+  const board = boardAt({ id, role: 'border', name }, sheet, face(from, to), poseOn(side, 0, low), 'x');
+  return ends !== from || endsTo !== to ? { ...board, upper: face(ends, endsTo) } : board;
 };
 
 /** How far a strip's hidden and shown faces stop before a corner; what runs on past it is negative. */

@@ -1,8 +1,9 @@
 // µm, doll size. Walls as boards that stand along the sides of a plan: how they meet at corners, and what is cut out of them.
-import type { Part, Role } from '../../assembly/index.ts';
-import type { Point, Pose, Region, Ring } from '../../shape/index.ts';
+import type { Part } from '../../assembly/index.ts';
+import type { Point, Region, Ring } from '../../shape/index.ts';
+import { type BoardKind, boardAt, layerKind } from '../kit/boardAt.ts';
 import type { Sheeting } from '../kit/means.ts';
-import { cornerOut, pointAt, type RoomPlan, type Side, turnOf } from './plan.ts';
+import { cornerOut, poseOn, type RoomPlan, type Side, turnOf } from './plan.ts';
 
 /** How far a wall's faces reach beyond its side's ends: its outer face, and the one that looks into the room. */
 export type Reach = { readonly outer: number; readonly inner: number };
@@ -60,8 +61,6 @@ const outlined = ([from, to]: readonly [number, number], y0: number, y1: number,
   };
 };
 
-export type WallKind = { readonly id: string; readonly role: Role; readonly name: string; readonly held?: Part['held'] };
-
 const between = (a: number, b: number, share: number): number => Math.round(a + (b - a) * share);
 
 /** A wall as boards, one for each layer, the innermost last. `out` is how far behind its side's line its outer face lies.
@@ -73,28 +72,13 @@ export const wallBoards = (
   cuts: readonly Cut[],
   sheet: Sheeting,
   out: number,
-  kind: WallKind,
+  kind: BoardKind,
 ): readonly Part[] =>
   Array.from({ length: sheet.layers }, (_, layer): Part => {
     const face = (share: number): Region =>
       outlined([between(span.outer[0], span.inner[0], share), between(span.outer[1], span.inner[1], share)], 0, y1 - y0, cuts);
     const [under, over] = [face(layer / sheet.layers), face((layer + 1) / sheet.layers)];
     const mitred = under.outline.some(([x], index) => x !== over.outline[index]?.[0]);
-    const [x, z] = pointAt(side, 0, layer * sheet.one - out);
-    const pose: Pose = { origin: [x, y0, z], u: [side.way[0], 0, side.way[1]], v: [0, 1, 0] };
-    const several = sheet.layers > 1 ? { id: `${kind.id}~${layer + 1}`, name: `${kind.name}, layer ${layer + 1}` } : {};
-    return {
-      ...kind,
-      ...several,
-      stuff: 'board',
-      stock: sheet.board,
-      thickness: sheet.one,
-      region: under,
-      ...(mitred ? { upper: over } : {}),
-      pose,
-      grain: 'y',
-      held: kind.held ?? 'glue',
-      length: null,
-      centres: [],
-    };
+    const board = boardAt(layerKind(kind, sheet, layer), sheet, under, poseOn(side, layer * sheet.one - out, y0), 'y');
+    return mitred ? { ...board, upper: over } : board;
   });
