@@ -12,5 +12,5 @@ export {
 } from './doll.ts';
 export { BODY, figureOutline } from './figure.ts';
 export { BODY_MEASURES, type BodyMeasure, MEASURE_WORDS } from './measures.ts';
-export { legsOut, POSES, type PoseName, posed } from './poses.ts';
+export { type PoseName, posed, posturesOf } from './poses.ts';
 export { type Judgement, judge, proposed, RULES, type RuleName, seatRules, type Verdict } from './rules.ts';

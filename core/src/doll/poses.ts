@@ -2,7 +2,7 @@
 import { bounds, ellipseRing, merged, type Point, type Region, type Ring } from '../shape/index.ts';
 import type { Body } from './body.ts';
 
-export const POSES = ['standing', 'sitting', 'lying', 'above'] as const;
+const POSES = ['standing', 'sitting', 'lying', 'above'] as const;
 export type PoseName = (typeof POSES)[number];
 
 /** A limb: the outline round two balls. */
@@ -55,16 +55,18 @@ const sitting = (body: Body): readonly Region[] => {
     [0, y],
     [hip - knee, y],
   ];
+  // Arms that do not bend hang beside the seat.
+  const arms = body.bends.elbows ? 'lies' : 'hangs';
   if (body.bends.knees)
     return [
-      ...upperBody(body, at, 'lies'),
+      ...upperBody(body, at, arms),
       limb(at, bend, y, y * 0.8),
       limb(bend, [bend[0], y - knee + thighDepth * 0.35], y * 0.8, y * 0.55),
       foot(body, [bend[0], y - knee]),
     ];
   // Legs that do not bend lie out in front, the toes up.
   const end: Point = [hip - thighDepth * 0.3, y * 0.7];
-  return [...upperBody(body, at, 'lies'), limb(at, end, y, y * 0.55), limb(end, [end[0] + y * 0.2, body.foot * 0.75], y * 0.4, y * 0.3)];
+  return [...upperBody(body, at, arms), limb(at, end, y, y * 0.55), limb(end, [end[0] + y * 0.2, body.foot * 0.75], y * 0.4, y * 0.3)];
 };
 
 const turnedDown = (regions: readonly Region[]): readonly Region[] => {
@@ -84,6 +86,9 @@ const above = ({ shoulderBreadth, height, chin, foot: long }: Body): readonly Re
   ];
 };
 
+/** The postures that a body can take: hips that do not bend sit on nothing. */
+export const posturesOf = ({ bends }: Body): readonly PoseName[] => POSES.filter((pose) => pose !== 'sitting' || bends.hips);
+
 /** A body as outlines that do not overlap.
  *  Shape: body, pose → rings. Standing: from the side, the floor at y = 0. Sitting: what is sat on at y = 0, the hips over x = 0, looking to the right; feet
  *  below, or out in front where knees do not bend. Lying: on its back, feet at x = 0. Above: looking down the page. */
@@ -91,6 +96,3 @@ export const posed = (body: Body, pose: PoseName): readonly Ring[] => {
   const regions = { standing, sitting, lying: (each: Body) => turnedDown(standing(each)), above }[pose](body);
   return merged(regions).map(({ outline }) => outline);
 };
-
-/** How much room legs that do not bend take in front of a seat's edge; nought where they bend. */
-export const legsOut = ({ bends, hip }: Body, seatDepth: number): number => (bends.knees ? 0 : Math.max(0, hip - seatDepth));

@@ -263,6 +263,9 @@ export const proposed = (name: RuleName, body: Body): number => {
   return Math.round(share * of(body));
 };
 
-/** Which seat rules a body is judged by: one whose knees do not bend sits with its legs out in front. */
-export const seatRules = (body: Body): { readonly height: RuleName; readonly depth: RuleName } =>
-  straight(body) ? { height: 'sitsStraight', depth: 'straightSeat' } : { height: 'seatHeight', depth: 'seatDepth' };
+/** Which seat rules a body is judged by: one whose knees do not bend sits with its legs out in front; one whose hips do not bend sits on nothing, and
+ *  seats are not judged for it. */
+export const seatRules = (body: Body): { readonly height: RuleName; readonly depth: RuleName } | undefined => {
+  if (!body.bends.hips) return undefined;
+  return straight(body) ? { height: 'sitsStraight', depth: 'straightSeat' } : { height: 'seatHeight', depth: 'seatDepth' };
+};

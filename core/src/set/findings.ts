@@ -10,7 +10,8 @@ import type { Finding, Mend } from './finding.ts';
 import { unsuited } from './fitFindings.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
-import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, tooFine, unevenFeet } from './shapeFindings.ts';
+import { tooFine } from './outlineFindings.ts';
+import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, unevenFeet } from './shapeFindings.ts';
 import { longSpans } from './spanFindings.ts';
 
 /** A lamp is reached from either of its sides by a straight way out, past doors and drawers that are opened. */

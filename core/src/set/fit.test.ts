@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bodyOf, type Doll, dollSchema, judge, proposed, RULES, type RuleName, STATURES } from '../doll/index.ts';
+import { bodyOf, type Doll, dollSchema, judge, posed, posturesOf, proposed, RULES, type RuleName, STATURES } from '../doll/index.ts';
 import { dollUm, UM } from '../measure/index.ts';
 import { PRESETS } from '../piece/index.ts';
+import { bounds } from '../shape/index.ts';
 import {
   applyEdit,
   derive,
@@ -149,6 +150,66 @@ describe('the rules', () => {
     expect(rules).toContain('straightSeat');
     expect(rules).not.toContain('seatDepth');
     expect(fitsOf(stiff).find(({ rule, piece }) => rule === 'sitsStraight' && /stool/i.test(piece))?.verdict).not.toBe('good');
+  });
+});
+
+describe('a body that bends otherwise', () => {
+  const seats = [{ ...preset('side-chair') }, { ...preset('panel-bed') }];
+  it('sits on nothing when its hips do not bend: seats are not judged for it, beds are', () => {
+    const rules = fitsOf(setFor(person(1_620, { bends: { hips: false } }), seats)).map(({ rule }) => rule);
+    expect(rules).toEqual(expect.arrayContaining(['bedLength', 'bedWidth']));
+    expect(rules.filter((rule) => /seat|sits/i.test(rule))).toEqual([]);
+    expect(posturesOf(bodyOf({ ...dollSchema.parse({}), bends: { knees: true, hips: false, elbows: true } }))).toEqual([
+      'standing',
+      'lying',
+      'above',
+    ]);
+  });
+
+  it('is drawn from its own measures: as tall as it is, sitting lower, with straight legs longer', () => {
+    for (const height of [145_000, 290_000, 460_000]) {
+      const doll = { ...dollSchema.parse({}), height: dollUm(height) };
+      const box = (pose: 'standing' | 'sitting' | 'lying', knees = true) =>
+        bounds(posed(bodyOf({ ...doll, bends: { ...doll.bends, knees } }), pose).flat());
+      expect(box('standing').y1 - box('standing').y0).toBeCloseTo(height, -Math.log10(height * 0.02));
+      expect(box('lying').x1 - box('lying').x0).toBeCloseTo(height, -Math.log10(height * 0.02));
+      expect(box('sitting').y1).toBeLessThan(0.65 * height);
+      // With straight legs nothing hangs below the seat, and they reach further to the front.
+      expect(box('sitting', false).y0).toBeGreaterThanOrEqual(-height * 0.01);
+      expect(box('sitting', false).x1).toBeGreaterThan(box('sitting').x1);
+    }
+  });
+});
+
+describe('doors between rooms', () => {
+  it('are judged like those in outer walls, and mended where they stand', () => {
+    const low = { form: 'door', from: '600 mm', width: '700 mm', height: '1500 mm' };
+    const room = { ...preset('two-cells'), between: [{ openings: [low] }], walls: [{}, {}, { kind: 'open' }, {}] };
+    const document = setFor(person(1_620), [room]);
+    const found = fitsOf(document).filter(({ of }) => of === 'wall between');
+    expect(found.map(({ rule, verdict }) => [rule, verdict])).toEqual([
+      ['doorHeight', 'wrong'],
+      ['doorWidth', 'good'],
+    ]);
+    const mended = applyEdit(document, { kind: 'change-piece', id: found[0]?.pieceId ?? '', change: found[0]?.change as never }).document;
+    expect(fitsOf(mended).filter(({ of, verdict }) => of === 'wall between' && verdict !== 'good')).toEqual([]);
+  });
+
+  it('of several openings in one wall each is told by its number', () => {
+    const window = { form: 'window', width: '500 mm', height: '600 mm', up: '900 mm' };
+    const walls = [
+      {
+        openings: [
+          { ...window, from: '300 mm' },
+          { ...window, from: '1500 mm' },
+        ],
+      },
+      {},
+      { kind: 'open' },
+      {},
+    ];
+    const found = fitsOf(setFor(person(1_620), [{ ...preset('three-walls'), walls }])).filter(({ rule }) => rule === 'sill');
+    expect(found.map(({ of }) => of)).toEqual(['back wall, opening 1', 'back wall, opening 2']);
   });
 });
 

@@ -55,7 +55,8 @@ const clearSeat = (parts: readonly Part[], level: number, front: number, middle:
 
 const seatOffers = (piece: Piece & { family: 'seat' }, assembly: Assembly, means: Means, body: Body): readonly Offer[] => {
   const scale = piece.school === 'strict' ? means.scale : means.body;
-  const { height, depth } = seatRules(body);
+  const rules = seatRules(body);
+  if (!rules) return [];
   const { max } = assembly.outside;
   const level = dollOf(piece.seat, scale);
   const deep = clearSeat(assembly.parts, level, max[2], max[0] / 2 + 1);
@@ -63,8 +64,13 @@ const seatOffers = (piece: Piece & { family: 'seat' }, assembly: Assembly, means
   // On a high stool the feet stand on its rungs.
   const rung = piece.rungs === null || realOf(piece.seat, scale) < SAT_AT || !body.bends.knees ? 0 : dollOf(piece.rungs, means.scale);
   return [
-    { rule: height, value: level - rung, of: rung > 0 ? 'over its rungs' : '', change: (to) => ({ seat: asDoll((to + rung) as DollUm) }) },
-    { rule: depth, value: deep, of: '', change: (to) => ({ depth: asDoll((to + more) as DollUm) }) },
+    {
+      rule: rules.height,
+      value: level - rung,
+      of: rung > 0 ? 'over its rungs' : '',
+      change: (to) => ({ seat: asDoll((to + rung) as DollUm) }),
+    },
+    { rule: rules.depth, value: deep, of: '', change: (to) => ({ depth: asDoll((to + more) as DollUm) }) },
   ];
 };
 
@@ -210,7 +216,8 @@ export const seatUnder = (table: Piece, seat: Piece, means: Means): readonly Fit
   const low = dollOf(seat.seat, over(seat));
   const value = dollOf(table.height, over(table)) - low;
   return (means.users ?? []).flatMap(({ name, body, uses }) => {
-    if (uses !== 'all' && !(uses.includes(table.id) && uses.includes(seat.id))) return [];
+    const both = uses === 'all' || (uses.includes(table.id) && uses.includes(seat.id));
+    if (!both || !body.bends.hips) return [];
     const better = (proposed('tableOverSeat', body) + low) as DollUm;
     const change: PieceChange = { height: asDoll(better) };
     return [

@@ -7,8 +7,9 @@ export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, pr
 export { tickCut, untickCut } from './cutSheets.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
 export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
-export { describeFinding, describeMend } from './describe.ts';
+export { describeFinding } from './describe.ts';
 export { goodWords } from './describeFit.ts';
+export { describeMend } from './describeMend.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
 export { type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document.ts';
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';

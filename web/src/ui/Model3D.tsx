@@ -28,13 +28,13 @@ type Props = {
   readonly dollHeightUm: number;
   /** Where the doll stands in a room, in mm; beside the piece when left out. */
   readonly dollAt?: readonly [number, number, number] | undefined;
-  readonly apart: number;
-  readonly tag: string | null;
+  readonly apart?: number;
+  readonly tag?: string | null;
   /** Everything is seen through. */
-  readonly xray: boolean;
-  readonly steps: readonly OrderStep[];
+  readonly xray?: boolean;
+  readonly steps?: readonly OrderStep[];
   /** How far the piece has been put together; null shows it whole. */
-  readonly step: number | null;
+  readonly step?: number | null;
   /** What it wears; without it parts are coloured by what they are. */
   readonly clothes?: readonly Cloth[] | undefined;
   /** Hears where a part was touched: its index, and the point in µm. */
@@ -142,11 +142,27 @@ const afterPaint = (then: () => void): void => {
   requestAnimationFrame(() => setTimeout(then));
 };
 
+/** Always the very same list, so that nothing is drawn anew for it. */
+const NO_STEPS: readonly OrderStep[] = [];
+
 /** A finger that moves further than this turns the model and touches nothing. */
 const STILL = 6;
 
 /** The piece at doll size beside the doll: turn it with a finger, or with the arrow keys. Drawn only when something has changed. */
-export const Model3D = ({ made, name, dollHeightUm, dollAt, apart, tag, xray, steps, step, clothes, onTouch, foretaste }: Props) => {
+export const Model3D = ({
+  made,
+  name,
+  dollHeightUm,
+  dollAt,
+  apart = 0,
+  tag = null,
+  xray = false,
+  steps = NO_STEPS,
+  step = null,
+  clothes,
+  onTouch,
+  foretaste,
+}: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);

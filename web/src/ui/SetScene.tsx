@@ -1,6 +1,7 @@
 import type { DerivedSet, SetDocument } from '@parlor/core/set';
 import { useMemo } from 'react';
-import { drawnFrom, fillOf } from './drawings.ts';
+import { Drawn } from './Drawn.tsx';
+import { drawnFrom } from './drawings.ts';
 import { Figure } from './Figure.tsx';
 
 const BETWEEN = 0.12;
@@ -66,18 +67,7 @@ export const SetScene = ({ document, derived, label }: Props) => {
       ))}
       {placed.map(({ id, at, up, drawings }) => (
         <g key={id} transform={`translate(${at} ${-up})`}>
-          {drawings.map((drawing) => (
-            <path
-              key={drawing.index}
-              d={drawing.path}
-              fillRule="evenodd"
-              fill={fillOf(drawing)}
-              fillOpacity={drawing.clear ? 0.35 : 1}
-              stroke="var(--ink)"
-              strokeWidth="1"
-              vectorEffect="non-scaling-stroke"
-            />
-          ))}
+          <Drawn drawings={drawings} />
         </g>
       ))}
       <Figure heightUm={document.doll.height} x={doll * 0.24} floor={0} />

@@ -5,8 +5,6 @@ import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { canDrawModel, clothesOf, Figure, type Foretaste, LookSwatch, PieceModel, usePicturesCame } from '../../ui/index.ts';
 
-const NO_STEPS: readonly never[] = [];
-
 /** The piece in its clothes. Touch a face to dress it with the swatch in hand. */
 export const Dressed = ({
   piece,
@@ -42,11 +40,6 @@ export const Dressed = ({
           made={made}
           name={piece.name}
           dollHeightUm={doll.height}
-          apart={0}
-          tag={null}
-          xray={false}
-          steps={NO_STEPS}
-          step={null}
           clothes={clothes}
           onTouch={onTouch}
           foretaste={foretaste}

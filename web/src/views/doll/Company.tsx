@@ -1,9 +1,10 @@
-import { type Companion, dollSchema, STATURES } from '@parlor/core/doll';
+import { type Companion, dollSchema } from '@parlor/core/doll';
 import { dollUm, UM } from '@parlor/core/measure';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEdit, useSet } from '../../state/index.ts';
-import { Button, Check, Choice, Picker, SizeField, TextField } from '../../ui/index.ts';
+import { Button, Check, Choice, SizeField, TextField } from '../../ui/index.ts';
 import { BodyFields } from './BodyFields.tsx';
+import { StandsFor } from './StandsFor.tsx';
 
 const MOST = 12;
 
@@ -71,18 +72,7 @@ export const Company = () => {
                       max={1200 * UM.mm}
                       onChange={(height) => set(`how tall ${doll.name} is`, { height: dollUm(height) })}
                     />
-                    <Picker
-                      label={`${doll.name} stands for`}
-                      value={STATURES.some(({ name }) => name === doll.standsFor) ? doll.standsFor : 'other'}
-                      options={[...STATURES.map(({ name }) => ({ value: name, label: name })), { value: 'other', label: 'somebody else' }]}
-                      onChange={(name) => {
-                        const person = STATURES.find((each) => each.name === name);
-                        set(
-                          `whom ${doll.name} stands for`,
-                          person ? { standsFor: name, stature: person.stature } : { standsFor: 'somebody else' },
-                        );
-                      }}
-                    />
+                    <StandsFor doll={doll} label={`${doll.name} stands for`} onChange={set} />
                   </div>
                   <BodyFields doll={doll} onChange={set} />
                   <Uses doll={doll} onChange={(words, uses) => set(words, { uses })} />

@@ -1,11 +1,12 @@
-import { nearestRatio, STATURES } from '@parlor/core/doll';
+import { nearestRatio } from '@parlor/core/doll';
 import { timesSmaller, UM, USUAL_RATIOS } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
 import { useEdit, useScale, useSet } from '../../state/index.ts';
-import { Choice, Picker, SizeField, Spread, TextField } from '../../ui/index.ts';
+import { Choice, SizeField, Spread, TextField } from '../../ui/index.ts';
 import { BodyFields } from './BodyFields.tsx';
 import { Company } from './Company.tsx';
 import { Consequences } from './Consequences.tsx';
+import { StandsFor } from './StandsFor.tsx';
 
 type Doll = SetDocument['doll'];
 
@@ -48,7 +49,6 @@ const ScaleChoice = ({ doll }: { readonly doll: Doll }) => {
 const Decided = () => {
   const { doll } = useSet();
   const change = useChangeDoll();
-  const known = STATURES.find(({ name }) => name === doll.standsFor);
   return (
     <div className="max-w-md space-y-5">
       <header>
@@ -65,15 +65,7 @@ const Decided = () => {
         hint="Measured standing, without shoes or hair that stands up."
       />
       <div className="grid grid-cols-2 gap-4">
-        <Picker
-          label="Whom the doll stands for"
-          value={known ? known.name : 'other'}
-          options={[...STATURES.map(({ name }) => ({ value: name, label: name })), { value: 'other', label: 'somebody else' }]}
-          onChange={(name) => {
-            const person = STATURES.find((each) => each.name === name);
-            change('whom the doll stands for', person ? { standsFor: name, stature: person.stature } : { standsFor: 'somebody else' });
-          }}
-        />
+        <StandsFor doll={doll} label="Whom the doll stands for" onChange={change} />
         <SizeField
           label="How tall that person is"
           world="real"

@@ -61,6 +61,8 @@ const Line = ({ fit }: { readonly fit: Fit }) => {
 /** Whether they can live with what is in the set: every size that a body meets, piece by piece, what is not good first. */
 export const Suits = () => {
   const fits = useFits();
+  const { doll, company } = useSet();
+  const stiff = [doll, ...company].flatMap(({ name, bends }) => (bends.hips ? [] : [name]));
   const bad = fits.filter(({ verdict }) => verdict !== 'good').length;
   const order: readonly Verdict[] = ['wrong', 'odd', 'good'];
   const names = [...new Set(fits.map(({ pieceId }) => pieceId))];
@@ -75,6 +77,11 @@ export const Suits = () => {
           ? 'Every size that a body meets suits who uses it.'
           : `${fits.length - bad} of ${fits.length} sizes suit those who use them.`}
       </p>
+      {stiff.map((name) => (
+        <p key={name} className="font-hand text-graphite">
+          {name} sits on nothing, for her hips do not bend: seats are left out for her.
+        </p>
+      ))}
       {names
         .sort((a, b) => grave(a) - grave(b))
         .map((id) => {

@@ -3,7 +3,7 @@ import type { DerivedPiece, Piece } from '@parlor/core/set';
 import { Search, Trash2 } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { api, type OwnPreset, useLook, useSet } from '../../state/index.ts';
-import { Button, Choice, PiecePicture, Sheet } from '../../ui/index.ts';
+import { Button, Choice, Sheet, StartTicket } from '../../ui/index.ts';
 
 const KINDS = [
   { value: 'all', label: 'everything' },
@@ -68,24 +68,7 @@ const Ticket = ({
   readonly onForget: () => void;
 }) => (
   <li className="relative">
-    <button
-      type="button"
-      data-preset={start.key}
-      onClick={onTake}
-      className="w-full text-left rounded-soft border border-tab bg-paper hover:border-moss hover:bg-sprig/40 p-2.5 flex flex-col h-full"
-    >
-      <span className="block h-32 w-full">
-        {look?.made ? (
-          <PiecePicture parts={look.made.assembly.parts} label={start.name} />
-        ) : (
-          <span className="font-hand text-small text-graphite grid place-items-center h-full text-center px-2">
-            {look ? 'its boards are too thick for this scale as it stands' : '…'}
-          </span>
-        )}
-      </span>
-      <span className="font-name text-body font-semibold leading-tight mt-1.5">{start.name}</span>
-      <span className="text-small text-graphite leading-snug">{start.hint}</span>
-    </button>
+    <StartTicket preset={start.key} name={start.name} hint={start.hint} look={look} onTake={onTake} />
     {start.own && (
       <Button
         look="quiet"

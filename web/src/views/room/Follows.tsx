@@ -86,6 +86,7 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
     return [(cx + x) / 1000, cy / 1000, (cz + z) / 1000];
   }, [arranged]);
   const sides = arranged.space.sides.flatMap(({ name, walled }, index) => (walled ? [{ value: String(index), label: name }] : []));
+  const shown = arranged.space.sides[side];
   const nameOf = (id: string): string | undefined => pieces.find((each) => each.id === id)?.name;
   const notes = [...arranged.findings, ...piece.findings];
   return (
@@ -106,26 +107,15 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
       {whole && (
         <div className={canDrawModel() ? 'relative h-72 shrink-0' : 'relative'}>
           <div className={canDrawModel() ? 'absolute inset-0' : ''}>
-            <PieceModel
-              made={whole}
-              name={piece.name}
-              dollHeightUm={doll.height}
-              dollAt={dollAt}
-              apart={0}
-              tag={null}
-              xray={false}
-              steps={[]}
-              step={null}
-              key={String(night)}
-            />
+            <PieceModel made={whole} name={piece.name} dollHeightUm={doll.height} dollAt={dollAt} key={String(night)} />
           </div>
         </div>
       )}
       <section aria-label="Walls from inside">
         <Choice label="Wall seen from inside" hideLabel value={String(side)} options={sides} onChange={(next) => onSide(Number(next))} />
-        {arranged.space.sides[side]?.walled ? (
+        {shown?.walled ? (
           <div className="h-64 mt-2">
-            <WallElevation arranged={arranged} side={side} />
+            <WallElevation arranged={arranged} side={shown} />
           </div>
         ) : (
           <p className="font-hand text-graphite p-4">This side is open. Choose a wall.</p>

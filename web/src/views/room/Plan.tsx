@@ -1,10 +1,10 @@
 import { bodyOf, posed } from '@parlor/core/doll';
 import { showLength } from '@parlor/core/measure';
-import { footprintOf, type Placed, type Standing, snapped } from '@parlor/core/room';
+import { footprintOf, lengthOf, type Placed, pointOn, type Standing, snapped } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { cx, drawnFrom, fillOf } from '../../ui/index.ts';
+import { Drawn, drawnFrom } from '../../ui/index.ts';
 import { movedTo, turnedBy } from './layouts.ts';
 import { gridOf, whereSheStands } from './useRoom.ts';
 
@@ -52,17 +52,7 @@ const Above = ({ standing, arranged }: { readonly standing: Standing; readonly a
   const front = Math.max(...standing.body.boxes.map(({ max }) => max[2]));
   return (
     <g transform={`translate(${-mm(cx0)} ${mm(front - cz)})`}>
-      {drawings.map((drawing) => (
-        <path
-          key={drawing.index}
-          d={drawing.path}
-          fillRule="evenodd"
-          fill={fillOf(drawing)}
-          stroke="var(--ink)"
-          strokeWidth="1"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      <Drawn drawings={drawings} />
     </g>
   );
 };
@@ -171,7 +161,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
                 strokeWidth={chosen === piece || bad.has(piece) ? 3 : 1}
                 strokeDasharray={up > 0 ? '6 4' : undefined}
                 vectorEffect="non-scaling-stroke"
-                className={cx('cursor-grab focus-visible:stroke-[var(--ink)] outline-none')}
+                className="cursor-grab focus-visible:stroke-[var(--ink)] outline-none"
                 role="button"
                 tabIndex={0}
                 aria-pressed={chosen === piece}
@@ -231,13 +221,13 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
           />
         ))}
       </g>
-      {space.sides.map(({ name, from, to, walled, doors }, index) => {
-        const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-        const at = (along: number): readonly [number, number] => [
-          mm(from[0] + ((to[0] - from[0]) * along) / length),
-          mm(from[1] + ((to[1] - from[1]) * along) / length),
-        ];
-        const [a, b] = [at(0), at(length)];
+      {space.sides.map((wall, index) => {
+        const { name, walled, doors } = wall;
+        const at = (along: number): readonly [number, number] => {
+          const [x, z] = pointOn(wall, along);
+          return [mm(x), mm(z)];
+        };
+        const [a, b] = [at(0), at(lengthOf(wall))];
         return (
           <g key={name}>
             <line

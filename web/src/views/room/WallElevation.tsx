@@ -1,20 +1,21 @@
 import { showLength } from '@parlor/core/measure';
+import { lengthOf, type RoomSide } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { drawnFrom, Figure, fillOf, opacityOf } from '../../ui/index.ts';
+import { Drawn, drawnFrom, Figure, opacityOf } from '../../ui/index.ts';
 import { elevationOf } from './elevations.ts';
 
 /** Things further from the wall than this share of the room are only hinted at. */
 const FAR = 0.45;
 
 /** A wall seen from inside, with what stands before it and the doll. */
-export const WallElevation = ({ arranged, side }: { readonly arranged: Arranged; readonly side: number }) => {
+export const WallElevation = ({ arranged, side }: { readonly arranged: Arranged; readonly side: RoomSide }) => {
   const { doll } = useSet();
   const units = useUnits();
   const { space } = arranged;
-  const { from, to, name } = space.sides[side] ?? { from: [0, 0], to: [1, 0], name: '' };
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const { name } = side;
+  const length = lengthOf(side);
   const drawn = useMemo(() => {
     const { wall, things } = elevationOf(arranged, side);
     return {
@@ -34,32 +35,10 @@ export const WallElevation = ({ arranged, side }: { readonly arranged: Arranged;
       aria-label={`The ${name} seen from inside, ${showLength(length, units)} wide and ${showLength(space.height, units)} high, the doll before it`}
       data-testid="elevation"
     >
-      {drawn.wall.map((drawing) => (
-        <path
-          key={drawing.index}
-          d={drawing.path}
-          fillRule="evenodd"
-          fill={fillOf(drawing)}
-          fillOpacity={opacityOf(drawing)}
-          stroke="var(--line)"
-          strokeWidth="1"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      <Drawn drawings={drawn.wall} line="var(--line)" opacityOf={opacityOf} />
       {drawn.things.map(({ piece, away, drawings }) => (
         <g key={piece} opacity={away > deep * FAR ? 0.25 : 1}>
-          {drawings.map((drawing) => (
-            <path
-              key={drawing.index}
-              d={drawing.path}
-              fillRule="evenodd"
-              fill={fillOf(drawing)}
-              fillOpacity={drawing.clear ? 0.35 : 1}
-              stroke="var(--ink)"
-              strokeWidth="1"
-              vectorEffect="non-scaling-stroke"
-            />
-          ))}
+          <Drawn drawings={drawings} />
         </g>
       ))}
       <line x1={-margin} x2={width + margin} y1="0" y2="0" stroke="var(--ink)" strokeWidth="1.5" vectorEffect="non-scaling-stroke" />

@@ -6,7 +6,6 @@ import {
   newWall,
   OPENING_FORMS,
   OPENING_WORDS,
-  type OpeningForm,
   type Room,
   sideName,
   WALL_FIELDS,
@@ -15,9 +14,8 @@ import {
   withValueAt,
 } from '@parlor/core/piece';
 import type { PieceChange } from '@parlor/core/set';
-import { useState } from 'react';
 import { useEdit } from '../../state/index.ts';
-import { Button, Choice, Decision, Picker, Rows } from '../../ui/index.ts';
+import { Choice, Decision, PutThere, Rows } from '../../ui/index.ts';
 
 const FORMS = OPENING_FORMS.map((form) => ({ value: form, label: OPENING_WORDS[form] }));
 
@@ -37,7 +35,6 @@ const WallFields = ({
   readonly scale: Scale;
   readonly onChange: (words: string, wall: Wall) => void;
 }) => {
-  const [form, setForm] = useState<OpeningForm>('window');
   return (
     <div>
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start mt-2">
@@ -64,19 +61,13 @@ const WallFields = ({
           most={MOST_OPENINGS}
           onChange={(words, openings) => onChange(`${words}, ${name}`, { ...wall, openings })}
           add={
-            <div className="flex items-end gap-3">
-              <div className="flex-1">
-                <Picker label="Put in" value={form} options={FORMS} onChange={(next) => setForm(next as OpeningForm)} />
-              </div>
-              <Button
-                look="quiet"
-                onClick={() =>
-                  onChange(`${OPENING_WORDS[form]} in the ${name}`, { ...wall, openings: [...wall.openings, newOpening(form)] })
-                }
-              >
-                put it there
-              </Button>
-            </div>
+            <PutThere
+              label="Put in"
+              options={FORMS}
+              onPut={(form) =>
+                onChange(`${OPENING_WORDS[form]} in the ${name}`, { ...wall, openings: [...wall.openings, newOpening(form)] })
+              }
+            />
           }
         />
       )}

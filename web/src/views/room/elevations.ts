@@ -1,20 +1,15 @@
 // A wall as it is seen from inside, with what stands before it. µm at doll size.
 import { boxOf, type Part } from '@parlor/core/assembly';
+import { lengthOf, type RoomSide } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
-import type { Pose, Vec3 } from '@parlor/core/shape';
+import { movedPose, type Pose, turnUpright } from '@parlor/core/shape';
 
 /** Space as someone sees it who looks at a side: x along it from its left end, y up from the floor, z towards the eye. */
-const viewOf = ({ space }: Arranged, side: number): ((pose: Pose) => Pose) => {
-  const { from, to } = space.sides[side] ?? { from: [0, 0], to: [1, 0] };
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const way = [(to[0] - from[0]) / length, (to[1] - from[1]) / length] as const;
+const viewOf = ({ space }: Arranged, side: RoomSide): ((pose: Pose) => Pose) => {
+  const length = lengthOf(side);
+  const turn = turnUpright((side.to[0] - side.from[0]) / length, (side.to[1] - side.from[1]) / length);
   const [cx, cy, cz] = space.corner;
-  const turn = ([x, y, z]: Vec3): Vec3 => [x * way[0] + z * way[1] + 0, y, z * way[0] - x * way[1] + 0];
-  return ({ origin: [x, y, z], u, v }) => ({
-    origin: turn([x - cx - from[0], y - cy, z - cz - from[1]]),
-    u: turn(u),
-    v: turn(v),
-  });
+  return (pose) => movedPose(pose, turn, [cx + side.from[0], cy, cz + side.from[1]], [0, 0, 0]);
 };
 
 const seenBy = (view: (pose: Pose) => Pose, parts: readonly Part[]): readonly Part[] =>
@@ -23,7 +18,7 @@ const seenBy = (view: (pose: Pose) => Pose, parts: readonly Part[]): readonly Pa
 /** What is seen of a side: the parts of its wall and of what lies on it, and each thing before it with how far in front of it that begins. */
 export const elevationOf = (
   arranged: Arranged,
-  side: number,
+  side: RoomSide,
 ): {
   readonly wall: readonly Part[];
   readonly things: readonly { readonly piece: string; readonly parts: readonly Part[]; readonly away: number }[];

@@ -1,0 +1,54 @@
+import { assertNever } from '../kit/index.ts';
+import type { Mend } from './finding.ts';
+
+/** What a mend's one click does, in words. */
+export const describeMend = (mend: Mend): string => {
+  switch (mend.kind) {
+    case 'fewer-shelves':
+      return mend.detail === '0' ? 'take the shelves out' : mend.detail === '1' ? 'one shelf only' : `${mend.detail} shelves instead`;
+    case 'hold-inside':
+      return 'hold the inside';
+    case 'fix-to-wall':
+      return 'fix it to the wall';
+    case 'add-sheet':
+      return `get ${mend.detail} sheets too`;
+    case 'share-bays':
+      return 'share the room evenly';
+    case 'deepen':
+      return 'make it deeper';
+    case 'centre-openings':
+      return 'centre the openings on the bays';
+    case 'widen-gap':
+      return `a gap of ${mend.detail} mm`;
+    case 'sit-inside':
+      return 'let it sit inside';
+    case 'move-pin':
+      return `pins ${mend.detail} mm from the edge`;
+    case 'glue-up':
+      return `glue up ${mend.detail} layers`;
+    case 'lower':
+      return 'make it lower';
+    case 'cut-freely':
+      return 'cut anywhere, not only from edge to edge';
+    case 'no-gap':
+      return 'leave nothing for the knife';
+    case 'no-trim':
+      return 'trim no edges';
+    case 'trim-over-seams':
+      return `a trim over the seams of ${mend.detail}`;
+    case 'stop-at-rail':
+      return 'stop there, under a rail';
+    case 'stand-within':
+      return 'let the feet stand under the edge';
+    case 'tighten':
+      return 'make the slots tighter';
+    case 'cover-edges':
+      return `strips on the edges of ${mend.detail}`;
+    case 'suit':
+      return `make it ${mend.detail}`;
+    case 'no-grain':
+      return 'let the grain run any way';
+    default:
+      return assertNever(mend.kind);
+  }
+};
