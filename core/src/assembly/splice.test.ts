@@ -167,4 +167,77 @@ describe('parts larger than every sheet', () => {
     const small = assembly([board('shelf', 100_000, 50_000, FACING)], 100_000, 50_000, T);
     expect(spliced(small, from(500_000, 700_000)).assembly).toBe(small);
   });
+
+  it('with openings: a cut through one parts it into figures, which are all of it, and no strip lies across a window', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 40, max: 260 }),
+        fc.integer({ min: 40, max: 160 }),
+        fc.integer({ min: 60, max: 140 }),
+        fc.integer({ min: 60, max: 120 }),
+        fc.boolean(),
+        (x, y, wide, high, low) => {
+          const [width, height] = [480_000, 330_000];
+          const [x0, x1] = [x * 1_000, Math.min(width - 20_000, (x + wide) * 1_000)];
+          const [y0, y1] = [low ? 0 : y * 1_000, Math.min(height - 20_000, (y + high) * 1_000)];
+          const notch: Part['region'] = {
+            outline: [
+              [0, 0],
+              [x0, 0],
+              [x0, y1],
+              [x1, y1],
+              [x1, 0],
+              [width, 0],
+              [width, height],
+              [0, height],
+            ],
+            holes: [],
+          };
+          const holed: Part['region'] = { outline: rectRing(0, 0, width, height), holes: [[...rectRing(x0, y0, x1, y1)].reverse()] };
+          const region = low ? notch : holed;
+          const wall = board('wall', width, height, FACING, { region });
+          const made = spliced(assembly([wall], width, height, T), from(200_000, 290_000));
+          const pieces = made.assembly.parts.filter(({ role }) => role !== 'strip');
+          const strips = made.assembly.parts.filter(({ role }) => role === 'strip');
+          const area = (parts: readonly Part[]): number => parts.reduce((sum, part) => sum + regionArea(part.region), 0);
+          expect(Math.abs(area(pieces) - regionArea(region))).toBeLessThan(10);
+          expect(findInterference(made.assembly.parts)).toEqual([]);
+          for (const { region: each } of pieces) {
+            const box = bounds(each.outline);
+            expect(from(200_000, 290_000)(wall, box.x1 - box.x0, box.y1 - box.y0)).toBe(true);
+          }
+          for (const { region: each } of strips) {
+            const box = bounds(each.outline);
+            const across = box.x0 < x1 && box.x1 > x0 && box.y0 < y1 && box.y1 > y0;
+            expect(across).toBe(false);
+          }
+        },
+      ),
+      { numRuns: 120, seed: 3 },
+    );
+  });
+
+  it('keeps its scores on the pieces that they run through, from edge to edge of each', () => {
+    const scored = board('wall', 400_000, 300_000, FACING, {
+      scores: [
+        [
+          [90_000, 0],
+          [90_000, 300_000],
+        ],
+      ],
+    });
+    const made = spliced(assembly([scored], 400_000, 300_000, T), from(220_000, 310_000));
+    const pieces = made.assembly.parts.filter(({ role }) => role !== 'strip');
+    const with1 = pieces.filter(({ scores }) => (scores?.length ?? 0) > 0);
+    expect(pieces.length).toBeGreaterThan(1);
+    expect(with1.length).toBeGreaterThanOrEqual(1);
+    for (const { scores, region } of with1) {
+      const { y0, y1 } = bounds(region.outline);
+      expect(scores?.[0]).toEqual([
+        [90_000, y0],
+        [90_000, y1],
+      ]);
+    }
+    expect(made.assembly.parts.filter(({ role }) => role === 'strip').every(({ scores }) => scores === undefined)).toBe(true);
+  });
 });

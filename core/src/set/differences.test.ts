@@ -204,3 +204,31 @@ describe('two hands on one set', () => {
     ]);
   });
 });
+
+describe('rooms and who lives in them, between two versions', () => {
+  const layout = { id: 'a', name: 'A', room: 'piece-1', chosen: true, placed: [] };
+  const mine = after({ kind: 'change-set', change: { layouts: [layout] } });
+  const guest = read({ company: [{ id: 'guest', name: 'Little Oona', height: '18 cm' }] }).company;
+  const theirs = after({ kind: 'change-set', change: { company: guest } });
+
+  it('are told in words', () => {
+    const words = (document: SetDocument): string => differences(base, document).map(describeDifference).join(' ');
+    expect(words(mine)).toMatch(/How rooms are arranged.*“A” added/);
+    expect(words(theirs)).toMatch(/Who else lives there.*“Little Oona” added/);
+    const measured = after({
+      kind: 'change-set',
+      change: {
+        doll: { ...base.doll, bends: { knees: false, hips: true, elbows: true }, stands: 'stand', measures: { knee: dollUm(80 * UM.mm) } },
+      },
+    });
+    expect(words(measured)).toMatch(/bends knees, hips, elbows → hips, elbows/);
+    expect(words(measured)).toMatch(/stands by herself → with a stand/);
+    expect(words(measured)).toMatch(/measured on her 0 → 1/);
+  });
+
+  it('are brought together each by itself', () => {
+    const both = bringTogether(mine, theirs, (key) => (key.includes('layouts') ? 'mine' : 'theirs'));
+    expect(both.layouts).toEqual([layout]);
+    expect(both.company).toEqual(guest);
+  });
+});

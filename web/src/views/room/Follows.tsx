@@ -5,8 +5,8 @@ import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNote, PieceModel, Size, SizeField } from '../../ui/index.ts';
-import { whereSheStands } from './useRoom.ts';
 import { WallElevation } from './WallElevation.tsx';
+import { whereSheStands } from './where.ts';
 
 const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes: true, clearIsFree: true, loose: [], stopped: [] };
 

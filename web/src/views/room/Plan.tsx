@@ -6,7 +6,7 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { useSet, useUnits } from '../../state/index.ts';
 import { Drawn, drawnFrom } from '../../ui/index.ts';
 import { movedTo, turnedBy } from './layouts.ts';
-import { gridOf, whereSheStands } from './useRoom.ts';
+import { gridOf, whereSheStands } from './where.ts';
 
 type Props = {
   readonly arranged: Arranged;
