@@ -28,22 +28,35 @@ export { boardFor, layersFor, type Means, type Sheeting, type User } from './kit
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
-export { OPENING_WORDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
-export { roomPlan } from './room/plan.ts';
+export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export {
+  asRoom,
+  asShell,
   CORNERS,
   type Corner,
+  type JoinedShell,
   MOST_CORNERS,
+  MOST_SHELLS,
+  newPanelling,
+  newRail,
+  type Room,
+  type Shell,
+  sideName,
+} from './room/room.ts';
+export { type PlanBetween, type PlanOfRoom, type PlanSide, roomPlan } from './room/roomPlan.ts';
+export { packingFor, type StandingShell, standTogether } from './room/together.ts';
+export { viewSize } from './room/view.ts';
+export {
+  MOST_BATTENS,
   MOST_OPENINGS,
+  newBatten,
   newOpening,
   newWall,
   OPENING_FORMS,
   type OpeningForm,
-  type Room,
-  sideName,
   type Wall,
   type WallOpening,
-} from './room/room.ts';
+} from './room/wall.ts';
 export { SECTION_FIELDS, SECTION_WORDS } from './round/fields.ts';
 export { MOST_SECTIONS, newSection, SECTIONS, type Section, type SectionKind, type Turned } from './round/turned.ts';
 export { outlineOfStack } from './stack/buildStack.ts';

@@ -8,9 +8,10 @@ import type { PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
 import { lampCuts, openingCuts, putInto } from './holes.ts';
 import { MARGIN } from './opened.ts';
-import { pointAt, type RoomPlan, type Side } from './plan.ts';
+import { pointAt, poseOn, type RoomPlan, type Side } from './plan.ts';
 import { faceOf, foldOf, type Standing } from './standing.ts';
-import { type Span, wallBoards } from './walls.ts';
+import { type Cut, type Span, wallBoards } from './walls.ts';
+import { accessOf, type BoxAt, boxIn } from './wire.ts';
 
 /** What a room has so far, and the points in space that it reaches to. */
 export type Made = { readonly parts: Part[]; readonly motions: Motion[]; readonly reach: Vec3[] };
@@ -30,7 +31,11 @@ export const addWall = (
   const length = Math.round(side.length);
   // Lamps shine out of the wall that is seen: where there are two, their battery stands between.
   const lamps = (up: number) => lampCuts(plan, wall, length, up);
-  const cuts = [...openingCuts(opened, floor - low), ...(wall.cavity > 0 ? [] : lamps(floor - low))];
+  const box = boxIn(plan, wall, length);
+  const cuts = [
+    ...openingCuts(opened, floor - low),
+    ...(wall.cavity > 0 ? (box ? [accessCut(box, floor - low)] : []) : lamps(floor - low)),
+  ];
   const held = wall.kind === 'removable' ? ({ held: 'slides' } as const) : {};
   const fold = foldOf(plan, wall, side);
   const boards = wallBoards(side, span, [low, floor + clear], cuts, sheets.wall, thick, { id, role, name, ...held });
@@ -48,10 +53,16 @@ export const addWall = (
           ] as const,
         }))),
   );
+  // What is lower than the shells beside it is filled up, above its ceiling where it has one.
+  const top = floor + clear + (plan.room.ceiling ? sheets.floor.thickness : 0);
+  const filled = [top, top + plan.raise] as const;
+  if (plan.raise > 0) {
+    made.parts.push(...wallBoards(side, span, filled, [], sheets.wall, thick, { id: `${id}/filler`, role: 'panel', name: `${name}, filler`, ...held }));
+  }
   for (const along of [...span.outer, ...span.inner])
     for (const into of [-thick, 0]) {
       const [x, z] = pointAt(side, along, into);
-      made.reach.push([x, low, z], [x, floor + clear, z]);
+      made.reach.push([x, low, z], [x, floor + clear, z], [x, plan.raise > 0 ? filled[1] : floor + clear, z]);
     }
   if (wall.cavity > 0) {
     const one = single(sheets.wall);
@@ -67,7 +78,12 @@ export const addWall = (
         spacer(side, along, [floor, floor + clear], wall.cavity, one, `${id}/spacer-${number}`),
       ),
     );
+    if (plan.raise > 0) {
+      const above = { id: `${id}/second-filler`, role: 'panel', name: `${name}, second, filler` } as const;
+      made.parts.push(...wallBoards(side, before, filled, [], one, -wall.cavity, above));
+    }
   }
+  if (box) addBox(made, standing, box, floor);
   const through = thick + faceOf(plan, wall);
   for (const each of opened) {
     const put = putInto(plan, side, each, floor, thick, through);
@@ -78,6 +94,29 @@ export const addWall = (
   }
   return wall.kind === 'shop' ? addPillars(plan, made, standing, floor) : undefined;
 };
+
+/** What is cut behind a battery box between two walls, for a hand. */
+const accessCut = (box: BoxAt, floor: number): Cut => {
+  const { x0, x1, y0, y1 } = accessOf(box);
+  return { ring: rectRing(x0, y0 + floor, x1, y1 + floor), low: false };
+};
+
+/** The battery box: behind the wall, or in the cavity against the back of the second one. */
+const addBox = (made: Made, { side, wall, id, thick }: Standing, { x0, x1, y0, y1, depth }: BoxAt, floor: number): void => {
+  const from = wall.cavity > 0 ? wall.cavity - depth : -thick - depth;
+  const region = { outline: rectRing(x0, y0, x1, y1), holes: [] };
+  made.parts.push({
+    ...boardAt({ id: `${id}/battery-box`, role: 'light', name: 'battery box' }, FOUND, region, poseOn(side, from, floor), 'any'),
+    stuff: 'found',
+    thickness: depth,
+  });
+  for (const along of [x0, x1]) {
+    const [x, z] = pointAt(side, along, from);
+    made.reach.push([x, floor + y0, z], [x, floor + y1, z]);
+  }
+};
+
+const FOUND: Sheeting = { board: 'battery box', one: 0, layers: 1, thickness: 0 };
 
 /** A strip on edge that keeps a second wall away from the first. */
 const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], wide: number, sheet: Sheeting, id: string): Part => {

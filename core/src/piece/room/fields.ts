@@ -1,8 +1,14 @@
 import { choice, type Field } from '../kit/field.ts';
 import { boardFields, count, dollSize, size } from '../kit/fields.ts';
-import { newLights, newRail, type OpeningForm, type Room, type Wall, type WallOpening } from './room.ts';
+import { newBeams, newPanelling, newRail, type Room } from './room.ts';
+import { newBox, newLights, type OpeningForm, type Wall, type WallOpening } from './wall.ts';
 
 const rectangle = ((room: Room) => room.plan === 'rectangle') as (piece: never) => boolean;
+
+const panelled = ((room: Room) => room.panelling !== null) as (piece: never) => boolean;
+const beamed = ((room: Room) => room.plan === 'rectangle' && room.beams !== null) as (piece: never) => boolean;
+/** A shell of several has none itself. */
+const isJoined = ((room: Partial<Room>) => (room.shells?.length ?? 0) > 0) as (piece: never) => boolean;
 
 /** What is decided about a room as a whole; its walls, and what is in them, have lists of their own. */
 export const ROOM_FIELDS: readonly Field[] = [
@@ -40,8 +46,37 @@ export const ROOM_FIELDS: readonly Field[] = [
     kind: size(1, 1_000),
     when: ((room: Room) => room.rail !== null) as never,
   },
+  { path: ['trimStick'], label: 'Strips are cut from sticks', group: 'fittings', kind: { kind: 'optional', make: 'craft stick' } },
+  {
+    path: ['trimStick'],
+    label: 'The stick',
+    group: 'fittings',
+    kind: { kind: 'stick', only: 'edged' },
+    when: ((room: Room) => room.trimStick !== null) as never,
+  },
+  { path: ['panelling'], label: 'Panelling', group: 'fittings', kind: { kind: 'optional', make: newPanelling() } },
+  {
+    path: ['panelling', 'form'],
+    label: 'The panelling is of',
+    group: 'fittings',
+    kind: choice(['battens', 'strips'], ['panels', 'panels']),
+    when: panelled,
+  },
+  { path: ['panelling', 'up'], label: 'The panelling, up to', group: 'fittings', kind: size(50, 3_000), when: panelled },
+  { path: ['panelling', 'apart'], label: 'Apart by about', group: 'fittings', kind: size(20, 3_000), when: panelled },
+  { path: ['panelling', 'width'], label: 'Strips or gaps, wide', group: 'fittings', kind: size(5, 500), when: panelled },
+  { path: ['beams'], label: 'Beams under the ceiling', group: 'fittings', kind: { kind: 'optional', make: newBeams() }, when: rectangle },
+  { path: ['beams', 'count'], label: 'Beams', group: 'fittings', kind: count(1, 12), when: beamed },
+  { path: ['beams', 'width'], label: 'Beams, wide', group: 'fittings', kind: size(20, 1_000), when: beamed },
+  { path: ['beams', 'height'], label: 'Beams, high', group: 'fittings', kind: size(20, 1_000), when: beamed },
+  { path: ['level'], label: 'In one line are the', group: 'build', kind: choice('backs', 'fronts'), when: isJoined },
+  { path: ['fill'], label: 'Fill up what is lower or shallower', group: 'build', kind: { kind: 'yes' }, when: isJoined },
+  { path: ['seams'], label: 'Strips over the seams, wide', group: 'build', kind: size(0, 1_000), when: isJoined },
   ...boardFields({ wall: 'walls', floor: 'floor and ceiling', trim: 'strips and frames' }),
 ];
+
+/** What is decided about a shell that is joined, beside what is decided about any. */
+export const JOINED_FIELDS: readonly Field[] = [{ path: ['gap'], label: 'Gap to the one on its left', group: 'build', kind: dollSize(0, 50) }];
 
 const of =
   (...kinds: readonly Wall['kind'][]): ((wall: never) => boolean) =>
@@ -56,6 +91,8 @@ export const WALL_WORDS: Readonly<Record<Wall['kind'], string>> = {
 };
 
 const lit = ((wall: Wall) => wall.kind !== 'open' && wall.lights !== null) as (wall: never) => boolean;
+
+const boxed = ((wall: Wall) => wall.kind !== 'open' && wall.kind !== 'shop' && (wall.lights?.box ?? null) !== null) as (wall: never) => boolean;
 
 /** What is decided about one wall. */
 export const WALL_FIELDS: readonly Field[] = [
@@ -91,6 +128,20 @@ export const WALL_FIELDS: readonly Field[] = [
   { path: ['lights', 'apart'], label: 'Lamps apart by', group: 'fittings', kind: size(0, 5_000), when: lit },
   { path: ['lights', 'up'], label: 'Lamps, from the floor', group: 'fittings', kind: size(0, 6_000), when: lit },
   { path: ['lights', 'across'], label: 'Lamp, across', group: 'fittings', kind: dollSize(0.5, 30), when: lit },
+  { path: ['lights', 'box'], label: 'A battery box behind it', group: 'fittings', kind: { kind: 'optional', make: newBox() }, when: lit },
+  { path: ['lights', 'box', 'from'], label: 'The box, from the wall’s end', group: 'fittings', kind: size(0, 20_000), when: boxed },
+  { path: ['lights', 'box', 'end'], label: 'The box is measured from the', group: 'fittings', kind: choice('left', 'right'), when: boxed },
+  { path: ['lights', 'box', 'up'], label: 'The box, from the floor', group: 'fittings', kind: size(0, 6_000), when: boxed },
+  { path: ['lights', 'box', 'width'], label: 'The box, wide', group: 'fittings', kind: dollSize(5, 200), when: boxed },
+  { path: ['lights', 'box', 'height'], label: 'The box, high', group: 'fittings', kind: dollSize(5, 200), when: boxed },
+  { path: ['lights', 'box', 'depth'], label: 'The box, deep', group: 'fittings', kind: dollSize(2, 100), when: boxed },
+];
+
+/** What is decided about a strip that stands on a wall. */
+export const BATTEN_FIELDS: readonly Field[] = [
+  { path: ['from'], label: 'From the wall’s end', group: 'size', kind: size(0, 20_000) },
+  { path: ['end'], label: 'Measured from the', group: 'size', kind: choice('left', 'right') },
+  { path: ['width'], label: 'Width', group: 'size', kind: size(5, 1_000) },
 ];
 
 export const OPENING_WORDS: Readonly<Record<OpeningForm, string>> = {
@@ -130,4 +181,5 @@ export const WALL_OPENING_FIELDS: readonly Field[] = [
   { path: ['panelsUp'], label: 'Raised panels up', group: 'fittings', kind: count(1, 6), when: is('door') },
   { path: ['glazed'], label: 'A clear sheet behind it', group: 'fittings', kind: { kind: 'yes' }, when: is('plain', 'round') },
   { path: ['play'], label: 'Play round it', group: 'build', kind: dollSize(0, 5), when: is('bought') },
+  { path: ['view'], label: 'A view, so far behind it', group: 'fittings', kind: dollSize(0, 200) },
 ];

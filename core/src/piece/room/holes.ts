@@ -11,9 +11,11 @@ import { buildOpening } from '../opening/buildOpening.ts';
 import { type Opening, openingSchema } from '../opening/opening.ts';
 import { OPENING_WORDS } from './fields.ts';
 import { framesRound } from './frames.ts';
+import { viewBehind } from './view.ts';
+import { lampsIn } from './lamps.ts';
 import { MARGIN, type Opened, type PutIn, ringOf } from './opened.ts';
 import { pointAt, type RoomPlan, type Side } from './plan.ts';
-import type { Wall, WallOpening } from './room.ts';
+import type { Wall, WallOpening } from './wall.ts';
 import type { Cut } from './walls.ts';
 
 const FRAMED: ReadonlySet<WallOpening['form']> = new Set(['window', 'door', 'arch', 'round']);
@@ -88,26 +90,11 @@ const shopBays = (plan: RoomPlan, wall: Wall, id: string, length: number, clear:
     widths.value.map((width, index): Opened => {
       const x0 = x;
       x += width + pillar;
-      const opening = { form: 'plain', glazed: true } as WallOpening;
+      const opening = { form: 'plain', glazed: true, view: 0 } as WallOpening;
       return { opening, id: `${id}/bay-${index}`, x0, x1: x0 + width, y0: riser, y1: clear - lintel, border: 0 };
     }),
   );
 };
-
-const lampAt = (fromLeft: boolean, length: number, along: number): number => (fromLeft ? along : length - along);
-
-/** The middles of a wall's lamps along it and up, and how thick each is. */
-export const lampsIn = (
-  { doll }: RoomPlan,
-  { lights }: Wall,
-  length: number,
-): readonly { readonly at: Point; readonly across: number }[] =>
-  lights
-    ? Array.from({ length: lights.count }, (_, index) => ({
-        at: [lampAt(lights.end === 'left', length, doll(lights.from) + index * doll(lights.apart)), doll(lights.up)] as const,
-        across: lights.across,
-      }))
-    : [];
 
 /** What a hole for a lamp must be away from every other edge. */
 const BESIDE = 1_000;
@@ -204,6 +191,19 @@ export const putInto = (
   thickness: number,
 ): Result<PutIn, PieceProblem> => {
   const { form } = opened.opening;
-  if (form === 'window' || form === 'door') return unitIn(plan, side, opened, floor, out, thickness);
-  return form === 'bought' ? ok(NOTHING) : framesRound(plan, side, opened, floor, out, thickness);
+  const unit =
+    form === 'window' || form === 'door'
+      ? unitIn(plan, side, opened, floor, out, thickness)
+      : form === 'bought'
+        ? ok(NOTHING)
+        : framesRound(plan, side, opened, floor, out, thickness);
+  if (!unit.ok) return unit;
+  const view = viewBehind(plan, side, opened, floor, out);
+  if (!view.ok) return view;
+  const both = [unit.value, view.value];
+  return ok({
+    parts: both.flatMap(({ parts }) => parts),
+    motions: unit.value.motions,
+    reach: both.flatMap(({ reach }) => reach),
+  });
 };

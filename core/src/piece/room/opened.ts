@@ -1,7 +1,7 @@
 // µm, doll size. An opening as it lies in its wall.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { ellipseRing, type Point, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
-import type { WallOpening } from './room.ts';
+import type { WallOpening } from './wall.ts';
 
 /** How far a clear sheet goes under what holds it, all round. Common practice, no source. */
 export const MARGIN = 4_000;

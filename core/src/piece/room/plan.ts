@@ -4,7 +4,10 @@ import { dollOf, type Measure, type Scale } from '../../measure/index.ts';
 import type { Pose } from '../../shape/index.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { sheetsFor } from '../kit/means.ts';
-import { type Corner, newWall, ROOM_ROLES, type Room, type RoomRole, sideName, type Wall } from './room.ts';
+import { STICKS, type StickName } from '../../stock/index.ts';
+import { single } from '../kit/put.ts';
+import { type Corner, ROOM_ROLES, type Room, type RoomRole } from './room.ts';
+import { newWall, type Wall } from './wall.ts';
 
 export type At = readonly [x: number, z: number];
 
@@ -63,6 +66,12 @@ export const movedOut = (ring: readonly At[], out: readonly number[]): readonly 
   });
 };
 
+/** What strips are cut from: board of a thickness, or a stick, which is as wide as it is. */
+export type StripStock = { readonly sheet: Sheeting; readonly thick: number; readonly stick: StickName | null };
+
+/** How wide a strip is: as it was decided, or as its stick; none stays none. */
+export const stripWide = ({ stick }: StripStock, decided: number): number => (stick && decided > 0 ? STICKS[stick].width : decided);
+
 export type RoomPlan = {
   readonly room: Room;
   readonly means: Means;
@@ -77,6 +86,9 @@ export type RoomPlan = {
   readonly cells: readonly { readonly x0: number; readonly x1: number }[];
   /** The height of what is clear, and how high one storey is with its floor. */
   readonly clear: number;
+  readonly strip: StripStock;
+  /** How much higher its walls are filled up to stand level with what it is joined to. */
+  readonly raise: number;
 };
 
 const USUAL: readonly Corner[] = ['right', 'left', 'left', 'right'];
@@ -89,7 +101,7 @@ const ownRing = ({ points, pointsAre }: Room, { doll, real }: Scale): readonly A
 };
 
 /** The plan of a room as it is decided, the back left corner of the clear room at the origin. */
-export const planOf = (room: Room, means: Means): RoomPlan => {
+export const planOf = (room: Room, means: Means, raise = 0): RoomPlan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const sheets = sheetsFor(room, ROOM_ROLES, means);
   const count = room.plan === 'own' ? room.points.length : 4;
@@ -132,60 +144,11 @@ export const planOf = (room: Room, means: Means): RoomPlan => {
     thick,
     cells: Array.from({ length: cells }, (_, index) => ({ x0: at(index), x1: index === cells - 1 ? width : at(index + 1) - t })),
     clear,
+    strip: { sheet: single(sheets.trim), thick: room.trimStick ? STICKS[room.trimStick].thickness : sheets.trim.one, stick: room.trimStick },
+    raise,
   };
 };
 
 /** The walls between cells, from the left. */
 export const betweenOf = ({ room, cells }: RoomPlan): readonly Wall[] =>
   Array.from({ length: cells.length - 1 }, (_, index) => room.between[index] ?? newWall());
-
-const LOW: ReadonlySet<string> = new Set(['arch', 'plain', 'bought']);
-
-/** What one walks through in a wall: from where to where along it. */
-const doorsIn = (wall: Wall, length: number, doll: (measure: Measure) => number): readonly (readonly [number, number])[] =>
-  wall.openings.flatMap(({ form, end, from, up, width }) => {
-    const wide = doll(width);
-    const x0 = end === 'left' ? doll(from) : length - doll(from) - wide;
-    return form === 'door' || (LOW.has(form) && doll(up) === 0) ? [[x0, x0 + wide] as const] : [];
-  });
-
-/** A room's clear plan as things are placed in it: its corners from the back left of the box round it, how far the floor reaches beyond that, and its
- *  sides with what one walks in by.
- *  Shape: room, means → plan; µm at doll size. */
-export const roomPlan = (
-  room: Room,
-  means: Means,
-): {
-  readonly ring: readonly At[];
-  readonly left: number;
-  readonly back: number;
-  readonly clear: number;
-  readonly skirting: number;
-  /** Walls between rooms side by side: from the back to the front, how thick, and doors in them from the back. */
-  readonly between: readonly { x0: number; x1: number; from: number; to: number; doors: readonly (readonly [number, number])[] }[];
-  readonly sides: readonly { name: string; from: At; to: At; walled: boolean; doors: readonly (readonly [number, number])[] }[];
-} => {
-  const plan = planOf(room, means);
-  const { ring, thick, walls, clear, doll } = plan;
-  const floor = room.stands === 'beside' ? ring : movedOut(ring, thick);
-  const least = (axis: 0 | 1): number => Math.min(...ring.map((point) => point[axis])) - Math.min(...floor.map((point) => point[axis]));
-  return {
-    ring,
-    left: least(0),
-    back: least(1),
-    clear,
-    skirting: doll(room.skirting) > 0 ? plan.sheets.trim.one : 0,
-    between: betweenOf(plan).map((wall, index) => {
-      const [x0, depth] = [plan.cells[index]?.x1 as number, ring[2]?.[1] ?? 0];
-      const doors = doorsIn(wall, depth, doll).map(([a, b]) =>
-        wall.seen === 'left' ? ([a, b] as const) : ([depth - b, depth - a] as const),
-      );
-      return { x0, x1: x0 + plan.sheets.wall.thickness, from: 0, to: depth, doors };
-    }),
-    sides: sidesOf(ring).map(({ from, to, length }, index) => {
-      const wall = walls[index] as Wall;
-      const doors = doorsIn(wall, length, doll);
-      return { name: sideName(room, index), from, to, walled: isWalled(wall), doors: isWalled(wall) ? doors : [] };
-    }),
-  };
-};

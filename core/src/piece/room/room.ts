@@ -1,75 +1,13 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, UM } from '../../measure/index.ts';
+import { type DollUm, dollField, dollUm, type Measure, UM } from '../../measure/index.ts';
+import type { StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
-import { base, mm, side, some } from '../kit/sizes.ts';
-
-/** A place along a wall or up it. */
-const place = measureField({ min: 0, max: 30 * UM.m });
+import { base, edgedStick, mm, side, some } from '../kit/sizes.ts';
+import { mirroredWall, OTHER, place, type Wall, wallSchema } from './wall.ts';
 
 export const ROOM_ROLES = ['wall', 'floor', 'trim'] as const;
 export type RoomRole = (typeof ROOM_ROLES)[number];
-
-/** What can be in a wall: a window or door unit, an opening with nothing in it, an arch, a round window, or a unit that was bought, by its outer size. */
-export const OPENING_FORMS = ['window', 'door', 'plain', 'arch', 'round', 'bought'] as const;
-export type OpeningForm = (typeof OPENING_FORMS)[number];
-
-/** Which end of a wall something is measured from, as it is seen from inside. */
-export const ENDS = ['left', 'right'] as const;
-export type End = (typeof ENDS)[number];
-
-/** An opening in a wall: so far from one of its ends, and up from the floor. */
-export type WallOpening = {
-  readonly form: OpeningForm;
-  readonly end: End;
-  readonly from: Measure;
-  readonly up: Measure;
-  readonly width: Measure;
-  readonly height: Measure;
-  /** Frame strips on both sides, and their width. */
-  readonly border: Measure;
-  readonly corners: 'mitred' | 'butted';
-  readonly barsUpright: number;
-  readonly barsLying: number;
-  readonly sill: Measure;
-  readonly hinge: 'left' | 'right';
-  readonly panelsAcross: number;
-  readonly panelsUp: number;
-  readonly glazed: boolean;
-  /** Play round a unit that was bought. */
-  readonly play: DollUm;
-};
-
-/** Holes for small lamps in a row, and how thick each lamp is. */
-export type Lights = {
-  readonly end: End;
-  readonly from: Measure;
-  readonly up: Measure;
-  readonly count: number;
-  readonly apart: Measure;
-  readonly across: DollUm;
-};
-
-/** One side of a room: a wall, nothing, a wall that is only leaned against the rest, or a shop's front with pillars and glazed bays. */
-export const WALL_KINDS = ['wall', 'open', 'removable', 'shop'] as const;
-export type WallKind = (typeof WALL_KINDS)[number];
-export type Wall = {
-  readonly kind: WallKind;
-  /** A second wall so far in front of this one; 0 for none. */
-  readonly cavity: DollUm;
-  /** Scored so far from one end, and folded there when it is put away; 0 for none. */
-  readonly fold: Measure;
-  readonly foldEnd: End;
-  /** Of a wall between two rooms: the one that it is seen from. */
-  readonly seen: End;
-  readonly openings: readonly WallOpening[];
-  readonly lights: Lights | null;
-  /** A shop's front: how many bays between its pillars, how wide these are, and what is closed below and above the bays. */
-  readonly bays: number;
-  readonly pillar: Measure;
-  readonly riser: Measure;
-  readonly lintel: Measure;
-};
 
 /** Which wall runs over at a corner: the one on its left as it is seen from inside, the one on its right, or neither. */
 export const CORNERS = ['left', 'right', 'mitred'] as const;
@@ -77,6 +15,23 @@ export type Corner = (typeof CORNERS)[number];
 
 /** A strip that runs round the room: how high it is, and how far up it begins. */
 export type Rail = { readonly height: Measure; readonly up: Measure };
+
+/** Strips that stand on the walls at even distances, or panels between these, from the skirting up. */
+export type Panelling = {
+  readonly form: 'battens' | 'panels';
+  readonly up: Measure;
+  readonly apart: Measure;
+  readonly width: Measure;
+};
+
+/** Beams under the ceiling, from the back to the front. */
+export type Beams = { readonly count: number; readonly width: Measure; readonly height: Measure };
+
+/** A shell that is joined to others: all of a room but its name, and what covers it. */
+export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'school' | 'dress' | 'shells' | 'level' | 'fill' | 'seams'>;
+
+/** A shell on the right of the one before it, and the gap that the two leave. */
+export type JoinedShell = { readonly gap: DollUm; readonly shell: Shell };
 
 /** A room's shell. Sides are counted clockwise as seen from above, from the back wall: back, right, front, left; or as its own points run. */
 export type Room = Piecelike<'room', RoomRole> & {
@@ -104,55 +59,21 @@ export type Room = Piecelike<'room', RoomRole> & {
   readonly cornice: Measure;
   readonly cornerStrips: Measure;
   readonly trims: 'mitred' | 'butted';
+  /** The stick that strips are cut from; null for strips of board. */
+  readonly trimStick: StickName | null;
+  readonly panelling: Panelling | null;
+  readonly beams: Beams | null;
+  /** Shells that were made by themselves and stand on its right, one after the other; it is one room with them. */
+  readonly shells: readonly JoinedShell[];
+  /** Which of them is in one line where they are not equally deep. */
+  readonly level: 'backs' | 'fronts';
+  /** What is lower or shallower is filled up to the others. */
+  readonly fill: boolean;
+  /** Strips over the seams between shells: how wide; 0 for none. */
+  readonly seams: Measure;
 };
 
-export const MOST_OPENINGS = 12;
 export const MOST_CORNERS = 16;
-
-const dolls = (least: number, most: number, usual: number) =>
-  dollField({ min: least * UM.mm, max: most * UM.mm }).default(dollUm(usual * UM.mm));
-
-const openingSchema = z.strictObject({
-  form: z.enum(OPENING_FORMS).default('window'),
-  end: z.enum(ENDS).default('left'),
-  from: place.default(mm(600)),
-  up: place.default(mm(850)),
-  width: some.default(mm(900)),
-  height: measureField({ min: UM.mm, max: 5 * UM.m }).default(mm(1_200)),
-  border: some.default(mm(70)),
-  corners: z.enum(['mitred', 'butted']).default('butted'),
-  barsUpright: z.number().int().min(0).max(8).default(1),
-  barsLying: z.number().int().min(0).max(8).default(1),
-  sill: base.default(mm(80)),
-  hinge: z.enum(['left', 'right']).default('left'),
-  panelsAcross: z.number().int().min(0).max(4).default(1),
-  panelsUp: z.number().int().min(1).max(6).default(2),
-  glazed: z.boolean().default(true),
-  play: dolls(0, 5, 0.5),
-}) as unknown as z.ZodType<WallOpening>;
-
-const lightsSchema = z.strictObject({
-  end: z.enum(ENDS).default('left'),
-  from: place.default(mm(300)),
-  up: place.default(mm(2_000)),
-  count: z.number().int().min(1).max(30).default(3),
-  apart: place.default(mm(400)),
-  across: dolls(0.5, 30, 5),
-}) as unknown as z.ZodType<Lights>;
-
-const wallSchema = z.strictObject({
-  kind: z.enum(WALL_KINDS).default('wall'),
-  cavity: dolls(0, 200, 0),
-  fold: place.default(mm(0)),
-  foldEnd: z.enum(ENDS).default('left'),
-  seen: z.enum(ENDS).default('left'),
-  openings: z.array(openingSchema).max(MOST_OPENINGS).default([]),
-  lights: lightsSchema.nullable().default(null),
-  bays: z.number().int().min(1).max(8).default(2),
-  pillar: some.default(mm(380)),
-  riser: base.default(mm(500)),
-  lintel: base.default(mm(300)),
-}) as unknown as z.ZodType<Wall>;
 
 const railSchema = z.strictObject({ height: some.default(mm(60)), up: place.default(mm(900)) }) as unknown as z.ZodType<Rail>;
 
@@ -170,10 +91,23 @@ const point = z.tuple([
     .max(30 * UM.m),
 ]);
 
-export const roomSchema = z.strictObject({
-  family: z.literal('room'),
-  ...pieceFields(ROOM_ROLES),
-  name: textField(80).default('room'),
+const panellingSchema = z.strictObject({
+  form: z.enum(['battens', 'panels']).default('battens'),
+  up: some.default(mm(900)),
+  apart: some.default(mm(450)),
+  width: some.default(mm(70)),
+}) as unknown as z.ZodType<Panelling>;
+
+const beamsSchema = z.strictObject({
+  count: z.number().int().min(1).max(12).default(2),
+  width: some.default(mm(120)),
+  height: some.default(mm(150)),
+}) as unknown as z.ZodType<Beams>;
+
+const { id, mark, school, dress, ...boards } = pieceFields(ROOM_ROLES);
+
+const shellFields = {
+  ...boards,
   width: side.default(mm(3_000)),
   depth: side.default(mm(2_400)),
   height: side.default(mm(2_438)),
@@ -197,24 +131,36 @@ export const roomSchema = z.strictObject({
   cornice: base.default(mm(0)),
   cornerStrips: base.default(mm(0)),
   trims: z.enum(['mitred', 'butted']).default('butted'),
-});
-
-/** A wall as it begins. */
-export const newWall = (over: Partial<Wall> = {}): Wall => ({ ...wallSchema.parse({}), ...over });
-
-/** An opening as it begins, by what it is. */
-export const newOpening = (form: OpeningForm): WallOpening => {
-  const low = form === 'door' || form === 'arch';
-  const size = low
-    ? { up: mm(0), width: mm(838), height: mm(2_032) }
-    : form === 'round'
-      ? { width: mm(500), height: mm(500), up: mm(1_300) }
-      : {};
-  return { ...openingSchema.parse({ form }), ...size };
+  trimStick: edgedStick.nullable().default(null),
+  panelling: panellingSchema.nullable().default(null),
+  beams: beamsSchema.nullable().default(null),
 };
 
-export const newLights = (): Lights => lightsSchema.parse({});
+const joinedSchema = z.strictObject({
+  gap: dollField({ min: 0, max: 50 * UM.mm }).default(dollUm(0)),
+  shell: z.strictObject(shellFields).prefault({}),
+});
+
+/** How many shells may be joined to a first one. */
+export const MOST_SHELLS = 5;
+
+export const roomSchema = z.strictObject({
+  family: z.literal('room'),
+  id,
+  mark,
+  school,
+  dress,
+  name: textField(80).default('room'),
+  ...shellFields,
+  shells: z.array(joinedSchema).max(MOST_SHELLS).default([]),
+  level: z.enum(['backs', 'fronts']).default('backs'),
+  fill: z.boolean().default(true),
+  seams: base.default(mm(0)),
+});
+
 export const newRail = (): Rail => railSchema.parse({});
+export const newPanelling = (): Panelling => panellingSchema.parse({});
+export const newBeams = (): Beams => beamsSchema.parse({});
 
 const SIDES = ['back', 'right', 'front', 'left'] as const;
 
@@ -222,27 +168,32 @@ const SIDES = ['back', 'right', 'front', 'left'] as const;
 export const sideName = ({ plan }: Pick<Room, 'plan'>, side: number): string =>
   plan === 'rectangle' ? `${SIDES[side] ?? 'back'} wall` : `wall ${side + 1}`;
 
-const OTHER = { left: 'right', right: 'left' } as const;
-
-const mirroredWall = (wall: Wall): Wall => ({
-  ...wall,
-  foldEnd: OTHER[wall.foldEnd],
-  seen: OTHER[wall.seen],
-  lights: wall.lights && { ...wall.lights, end: OTHER[wall.lights.end] },
-  openings: wall.openings.map((opening) => ({ ...opening, end: OTHER[opening.end], hinge: OTHER[opening.hinge] })),
-});
-
 const mirroredCorner = (corner: Corner): Corner => (corner === 'mitred' ? corner : OTHER[corner]);
 
 /** A list of what goes round, walked the other way; `first` is where its first one is found. */
 const backwards = <T>(list: readonly T[], first: number): readonly T[] =>
   list.map((_, index) => list[(((first - index) % list.length) + list.length) % list.length] as T);
 
-/** The room as a looking-glass shows it. */
-export const mirroredRoom = (room: Room): Room => ({
-  ...room,
-  points: backwards(room.points, 1).map(([x, z]) => [-x + 0, z] as const),
-  walls: backwards(room.walls, 0).map(mirroredWall),
-  corners: backwards(room.corners, 1).map(mirroredCorner),
-  between: room.between.toReversed().map(mirroredWall),
+const mirroredShell = <S extends Shell>(shell: S): S => ({
+  ...shell,
+  points: backwards(shell.points, 1).map(([x, z]) => [-x + 0, z] as const),
+  walls: backwards(shell.walls, 0).map(mirroredWall),
+  corners: backwards(shell.corners, 1).map(mirroredCorner),
+  between: shell.between.toReversed().map(mirroredWall),
 });
+
+/** A shell as a room by itself, of the piece that it is joined in; its parts are told by its number. */
+export const asRoom = (room: Room, number: number): Room => {
+  const shell = number === 0 ? room : room.shells[number - 1]?.shell;
+  return { ...room, ...shell, shells: [], id: number === 0 ? room.id : `${room.id}/shell-${number}` };
+};
+
+/** What a room is as a shell that is joined to another. */
+export const asShell = ({ family, id: _id, mark: _mark, name, school: _school, dress: _dress, shells, level, fill, seams, ...shell }: Room): Shell => shell;
+
+/** The room as a looking-glass shows it: of several shells the last is the first. */
+export const mirroredRoom = (room: Room): Room => {
+  const gaps = room.shells.map(({ gap }) => gap).toReversed();
+  const [first, ...rest] = [asShell(room), ...room.shells.map(({ shell }) => shell)].toReversed().map(mirroredShell) as [Shell, ...Shell[]];
+  return { ...room, ...first, shells: rest.map((shell, index) => ({ gap: gaps[index] as DollUm, shell })) };
+};

@@ -1,13 +1,14 @@
 // µm, doll size. The walls of one storey as they will be built: what is in them, how they meet, and what cannot be.
 import { err, ok, type Result } from '../../kit/index.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
-import { single } from '../kit/put.ts';
 import { OPENING_WORDS } from './fields.ts';
 import { lampProblem, openedIn } from './holes.ts';
 import type { Opened } from './opened.ts';
-import { betweenOf, isWalled, type RoomPlan, type Side, sideBetween, turnOf } from './plan.ts';
-import { sideName, type Wall } from './room.ts';
+import { betweenOf, isWalled, type RoomPlan, type Side, sideBetween, stripWide, turnOf } from './plan.ts';
+import { sideName } from './room.ts';
+import type { Wall } from './wall.ts';
 import { type Span, spanOfWall } from './walls.ts';
+import { boxProblem } from './wire.ts';
 
 /** One wall of one storey as it will be built. */
 export type Standing = {
@@ -23,11 +24,32 @@ export type Standing = {
 /** How far in front of a side its face stands. */
 export const faceOf = (plan: RoomPlan, wall: Wall): number => (wall.cavity > 0 && isWalled(wall) ? wall.cavity + plan.sheets.wall.one : 0);
 
+/** Where strips were told to stand on a wall, from where to where along it. */
+export const battensOf = ({ doll, strip }: RoomPlan, { battens }: Wall, length: number): readonly (readonly [number, number])[] =>
+  battens.map(({ end, from, width }) => {
+    const wide = stripWide(strip, doll(width));
+    const left = end === 'left' ? doll(from) : length - doll(from) - wide;
+    return [left, left + wide];
+  });
+
+/** Strips on a wall that stand beyond its ends, or in one another. */
+const battenProblem = (plan: RoomPlan, wall: Wall, length: number, ends: readonly [number, number]): PieceProblem | undefined => {
+  const battens = [...battensOf(plan, wall, length)].sort((a, b) => a[0] - b[0]);
+  return battens.reduce<PieceProblem | undefined>(
+    (found, [from, to], index) =>
+      found ??
+      lack('a strip on the wall from its end', from, ends[0]) ??
+      lack('a strip on the wall in its length', length - to, ends[1]) ??
+      (index > 0 ? lack('strips on the wall beside each other', from, battens[index - 1]?.[1] as number) : undefined),
+    undefined,
+  );
+};
+
 /** What stands in the corners at a wall's ends: a second wall of the next one, and strips. */
 const endsOf = (plan: RoomPlan, faces: readonly [number, number]): readonly [number, number] => {
   const strips = Math.max(
-    plan.doll(plan.room.cornerStrips),
-    plan.doll(plan.room.skirting) === 0 && !plan.room.rail ? 0 : single(plan.sheets.trim).one,
+    stripWide(plan.strip, plan.doll(plan.room.cornerStrips)),
+    plan.doll(plan.room.skirting) === 0 && !plan.room.rail ? 0 : plan.strip.thick,
   );
   return [faces[0] + strips, faces[1] + strips];
 };
@@ -61,6 +83,7 @@ export const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Si
     if (!opened.ok) return opened;
     const problem =
       (isWalled(wall) ? lampProblem(plan, wall, opened.value, length, clear, ends) : undefined) ??
+      (isWalled(wall) ? (battenProblem(plan, wall, length, ends) ?? boxProblem(plan, wall, opened.value, length, ends)) : undefined) ??
       secondProblem(plan, index, sides) ??
       foldProblem(plan, wall, side, opened.value);
     if (problem) return err(problem);
@@ -80,7 +103,7 @@ export const dividers = (plan: RoomPlan, storey: number, depth: number): Result<
     const ends = endsOf(plan, faces);
     const opened = openedIn(plan, { ...wall, kind: 'wall' }, id, depth, plan.clear, ends);
     if (!opened.ok) return opened;
-    const problem = lampProblem(plan, wall, opened.value, depth, plan.clear, ends);
+    const problem = lampProblem(plan, wall, opened.value, depth, plan.clear, ends) ?? battenProblem(plan, wall, depth, ends);
     if (problem) return err(problem);
     const span: Span = { outer: [0, depth], inner: [0, depth] };
     found.push({ wall, id, name: 'wall between', side, span, thick: plan.sheets.wall.thickness, opened: opened.value });
@@ -109,7 +132,7 @@ const foldProblem = (plan: RoomPlan, wall: Wall, side: Side, opened: readonly Op
 /** Walls between cells must not end in an opening of the wall behind them. */
 export const partingClear = (plan: RoomPlan, walls: readonly Standing[]): PieceProblem | undefined => {
   const t = plan.sheets.wall.thickness;
-  const strip = single(plan.sheets.trim).one + plan.doll(plan.room.cornerStrips);
+  const strip = plan.strip.thick + stripWide(plan.strip, plan.doll(plan.room.cornerStrips));
   const width = plan.cells.at(-1)?.x1 ?? 0;
   for (const { x1 } of plan.cells.slice(0, -1)) {
     for (const index of [0, 2]) {

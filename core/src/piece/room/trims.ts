@@ -1,9 +1,8 @@
 // µm, doll size. Strips that run round a room on its walls: skirting, rails, cornices, strips in the corners.
 import type { Part } from '../../assembly/index.ts';
-import { type Region, rectRing } from '../../shape/index.ts';
-import { boardAt } from '../kit/boardAt.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { type At, cornerOut, movedOut, poseOn, type Side, sidesOf, turnOf } from './plan.ts';
+import { type At, cornerOut, movedOut, type Side, type StripStock, sidesOf, turnOf } from './plan.ts';
+import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
+import { type Upright, uprightsOn } from './uprights.ts';
 
 /** A wall as it is seen from inside one room: what is in it, by where it lies along its clear side. */
 export type Seen = {
@@ -18,41 +17,11 @@ export type Seen = {
     readonly y1: number;
     readonly border: number;
   }[];
+  /** Strips that stand on it, from where to where along its clear side. */
+  readonly battens: readonly Stretch[];
 };
 
 export type TrimKind = { readonly what: string; readonly name: string; readonly y0: number; readonly y1: number };
-
-type Stretch = readonly [number, number];
-
-/** A stretch less others. */
-const lessStretches = (whole: Stretch, others: readonly Stretch[]): readonly Stretch[] =>
-  [...others]
-    .sort((a, b) => a[0] - b[0])
-    .reduce<readonly Stretch[]>(
-      (left, [from, to]) => {
-        const [start, end] = left.at(-1) ?? [0, 0];
-        if (left.length === 0 || to <= start || from >= end) return left;
-        return [...left.slice(0, -1), ...(from > start ? [[start, from] as const] : []), ...(to < end ? [[to, end] as const] : [])];
-      },
-      [whole],
-    );
-
-/** Shorter than this no strip is cut. */
-const LEAST = 1_000;
-
-const strip = (
-  side: Side,
-  [from, to]: Stretch,
-  [ends, endsTo]: Stretch,
-  [low, high]: readonly [number, number],
-  sheet: Sheeting,
-  id: string,
-  name: string,
-): Part => {
-  const face = (a: number, b: number): Region => ({ outline: rectRing(a, 0, b, high - low), holes: [] });
-  const board = boardAt({ id, role: 'border', name }, sheet, face(from, to), poseOn(side, 0, low), 'x');
-  return ends !== from || endsTo !== to ? { ...board, upper: face(ends, endsTo) } : board;
-};
 
 /** How far a strip's hidden and shown faces stop before a corner; what runs on past it is negative. */
 const stopAt = (
@@ -84,6 +53,7 @@ export type TrimWish = {
   readonly cornerFrom: number;
   readonly cornerTo: number;
   readonly corners: 'mitred' | 'butted';
+  readonly upright: Upright;
 };
 
 /** The strips of one room.
@@ -93,10 +63,10 @@ export const trimsOf = (
   seen: readonly Seen[],
   floor: number,
   wish: TrimWish,
-  sheet: Sheeting,
+  stock: StripStock,
   id: string,
 ): readonly Part[] => {
-  const t = sheet.one;
+  const t = stock.thick;
   const base = sidesOf(ring);
   const sides = sidesOf(
     movedOut(
@@ -133,7 +103,7 @@ export const trimsOf = (
         .filter(([from, to]) => to - from >= LEAST)
         .map((stretch, number) => {
           const front: Stretch = [stretch[0] === hidden[0] ? shown[0] : stretch[0], stretch[1] === hidden[1] ? shown[1] : stretch[1]];
-          return strip(side, stretch, front, [floor + y0, floor + y1], sheet, `${id}/${what}-${here.id}-${number}`, name);
+          return strip(side, stretch, front, [floor + y0, floor + y1], stock, `${id}/${what}-${here.id}-${number}`, name);
         });
     });
     const standing = insets.flatMap((wide, end): readonly Part[] => {
@@ -142,8 +112,24 @@ export const trimsOf = (
       const stretch: Stretch = end === 1 ? [length - wide, length] : [t, wide];
       if (stretch[1] - stretch[0] < LEAST / 2) return [];
       const y = [floor + wish.cornerFrom, floor + wish.cornerTo] as const;
-      return [strip(side, stretch, stretch, y, sheet, `${id}/corner-${here.id}-${end}`, 'corner strip')];
+      return [strip(side, stretch, stretch, y, stock, `${id}/corner-${here.id}-${end}`, 'corner strip')];
     });
-    return [...lying, ...standing];
+    const meet = (which: number): boolean => {
+      const [one, other] = which === before ? [sides[before] as Side, side] : [side, sides[after] as Side];
+      return (seen[which] as Seen).walled && turnOf(one, other).sin > 1e-9;
+    };
+    // Of two uprights that meet in a corner the one on its left runs into it.
+    const within: Stretch = [insets[0] || (meet(before) ? t : 0), length - insets[1]];
+    const moved = ([from, to]: Stretch): Stretch => [Math.max(within[0], from - shift), Math.min(within[1], to - shift)];
+    const onIt = {
+      side,
+      within,
+      opened: here.opened.map((each) => ({ ...each, x0: each.x0 - shift, x1: each.x1 - shift })),
+      battens: here.battens.map(moved).filter(([from, to]) => to - from >= LEAST),
+      lying: wish.kinds.map(({ y0, y1 }): Stretch => [y0, y1]),
+      from: wish.cornerFrom,
+      to: wish.cornerTo,
+    };
+    return [...lying, ...standing, ...uprightsOn(onIt, wish.upright, floor, stock, `${id}/`, here.id)];
   });
 };

@@ -1,0 +1,101 @@
+// µm, doll size. What stands on a wall between its skirting and what runs above: strips at even distances or panels between them, and strips
+// where they were told to stand, to hide a joint of the boards behind.
+import type { Part } from '../../assembly/index.ts';
+import { STICKS } from '../../stock/index.ts';
+import type { Side, StripStock } from './plan.ts';
+import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
+
+/** Panelling up to a height: strips or panels about so far from one another; strips, and the gaps round panels, are so wide. */
+export type Panels = { readonly form: 'battens' | 'panels'; readonly up: number; readonly apart: number; readonly width: number };
+export type Upright = { readonly panelling: Panels | null };
+
+type OnWall = {
+  readonly side: Side;
+  /** What of the wall is clear between its corners. */
+  readonly within: Stretch;
+  readonly opened: readonly {
+    readonly x0: number;
+    readonly x1: number;
+    readonly y0: number;
+    readonly y1: number;
+    readonly border: number;
+  }[];
+  readonly battens: readonly Stretch[];
+  /** Heights at which strips run along it. */
+  readonly lying: readonly Stretch[];
+  readonly from: number;
+  readonly to: number;
+};
+
+/** A field of panelling: at which of its ends a strip stands. */
+type Zone = { readonly x: Stretch; readonly y: Stretch; readonly ends: readonly [boolean, boolean] };
+
+/** Lower than this nothing is panelled. Common practice, no source. */
+const LOW = 8_000;
+
+const zonesOf = ({ within, opened, battens, lying, from }: OnWall, { up }: Panels): readonly Zone[] => {
+  const rail = lying.filter(([y0]) => y0 > from).map(([y0]) => y0);
+  const y: Stretch = [from, Math.min(up, ...rail)];
+  if (y[1] - y[0] < LOW) return [];
+  const blocked = opened.filter(({ y0, y1, border }) => y0 - border < y[1] && y1 + border > y[0]);
+  const wide = ({ x0, x1, border }: OnWall['opened'][number]): Stretch => [x0 - border, x1 + border];
+  const isBatten = (x: number, end: 0 | 1): boolean => battens.some((batten) => batten[end === 0 ? 1 : 0] === x);
+  const beside = lessStretches(within, [...blocked.map(wide), ...battens]).map(
+    (x): Zone => ({ x, y, ends: [!isBatten(x[0], 0), !isBatten(x[1], 1)] }),
+  );
+  const under = blocked.flatMap((each): readonly Zone[] => {
+    const x = wide(each);
+    const high = each.y0 - each.border;
+    const free = high - y[0] >= LOW && !battens.some(([a, b]) => a < x[1] && b > x[0]);
+    return free ? [{ x, y: [y[0], high], ends: [false, false] }] : [];
+  });
+  return [...beside, ...under];
+};
+
+/** Where the strips of a field stand: even distances, as near as can be to what was asked. */
+const strips = ({ x: [from, to], ends }: Zone, wide: number, apart: number): readonly Stretch[] => {
+  if (to - from < wide) return [];
+  const gaps = Math.max(1, Math.round((to - from - wide) / Math.max(apart, wide + LEAST)));
+  const at = Array.from({ length: gaps + 1 }, (_, index) => Math.round(from + ((to - from - wide) * index) / gaps));
+  return at
+    .filter((_, index) => (index > 0 || ends[0]) && (index < gaps || ends[1]))
+    .filter((left, index, all) => index === 0 || left - (all[index - 1] as number) >= wide)
+    .map((left) => [left, left + wide]);
+};
+
+/** Where the panels of a field lie, with even gaps round them. */
+const panels = ({ x: [from, to] }: Zone, gap: number, apart: number): readonly Stretch[] => {
+  const count = Math.max(1, Math.round((to - from - gap) / Math.max(apart, gap + LEAST)));
+  const each = (to - from - (count + 1) * gap) / count;
+  const at = (index: number): number => Math.round(from + gap + index * (each + gap));
+  return each < 3 * LEAST ? [] : Array.from({ length: count }, (_, index) => [at(index), at(index) + Math.floor(each)]);
+};
+
+/** What stands on one wall.
+ *  Shape: the wall's clear stretch and what is in it, wishes → strips and panels, whole ones where an opening does not reach down to them. */
+export const uprightsOn = (wall: OnWall, { panelling }: Upright, floor: number, stock: StripStock, id: string, name: string): readonly Part[] => {
+  const put = (x: Stretch, [low, high]: Stretch, from: StripStock, what: string, called: string): Part =>
+    strip(wall.side, x, x, [floor + low, floor + high], from, `${id}${what}-${name}`, called);
+  const board: StripStock = { sheet: stock.sheet, thick: stock.sheet.one, stick: null };
+  const told = wall.battens.flatMap((x, number) => {
+    const inTheWay = wall.opened
+      .filter((each) => each.x0 - each.border < x[1] && each.x1 + each.border > x[0])
+      .map((each): Stretch => [each.y0 - each.border, each.y1 + each.border]);
+    return lessStretches([wall.from, wall.to], [...inTheWay, ...wall.lying])
+      .filter(([low, high]) => high - low >= LEAST)
+      .map((y, piece) => put(x, y, stock, `batten-${number}-${piece}`, 'strip on the wall'));
+  });
+  if (!panelling) return told;
+  const { form, apart, width } = panelling;
+  const wide = stock.stick ? STICKS[stock.stick].width : width;
+  const laid = zonesOf(wall, panelling).flatMap((zone, number) =>
+    form === 'battens'
+      ? strips(zone, wide, apart).map((x, index) => put(x, zone.y, stock, `stile-${number}-${index}`, 'panelling strip'))
+      : zone.y[1] - zone.y[0] - 2 * width < 3 * LEAST
+        ? []
+        : panels(zone, width, apart).map((x, index) =>
+            put(x, [zone.y[0] + width, zone.y[1] - width], board, `panel-${number}-${index}`, 'panel'),
+          ),
+  );
+  return [...told, ...laid];
+};
