@@ -5,7 +5,7 @@ import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
 import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
-import { ROOM_ROLES, type Room, roomSchema } from './room/room.ts';
+import { ROOM_ROLES, type Room, roomSchema, type Shell } from './room/room.ts';
 import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
 import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
 import { SHOP_ROLES, type Shop, shopSchema } from './shop/shop.ts';
@@ -26,6 +26,11 @@ export type Family<P extends Piece = Piece> = {
   /** About how many parts it has, before anything is built. */
   readonly partsAbout: (piece: Omit<P, 'id' | 'mark'>) => number;
 };
+
+/** About how many parts a shell has. */
+const shellAbout = ({ walls, between, storeys, cells, panelling, beams }: Shell): number =>
+  storeys * (10 + (panelling ? 24 : 6) * cells + (beams ? 3 * beams.count * cells : 0)) +
+  storeys * [...walls, ...between].reduce((sum, { openings, battens }) => sum + 3 + 2 * battens.length + 20 * openings.length, 0);
 
 export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { readonly family: F }>> } = {
   casework: {
@@ -82,8 +87,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
   room: {
     schema: roomSchema as unknown as Family<Room>['schema'],
     roles: ROOM_ROLES,
-    partsAbout: ({ walls, between, storeys, cells }) =>
-      storeys * (8 + 6 * cells + [...walls, ...between].reduce((sum, { openings }) => sum + 3 + 18 * openings.length, 0)),
+    partsAbout: (room) => [room, ...room.shells.map(({ shell }) => shell)].reduce((sum, shell) => sum + shellAbout(shell), 0),
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

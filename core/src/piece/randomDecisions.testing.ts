@@ -3,6 +3,7 @@ import { seededRandom } from '../kit/index.ts';
 import { dollUm, realUm } from '../measure/index.ts';
 import { type Board, EDGED_STICKS, ROUND_STICKS, STICK_NAMES } from '../stock/index.ts';
 import {
+  BATTEN_FIELDS,
   CELL_FIELDS,
   type Cell,
   CORNERS,
@@ -14,7 +15,9 @@ import {
   newCell,
   type Piece,
   PRESETS,
+  ROOM_FIELDS,
   SECTION_FIELDS,
+  type Shell,
   valueAt,
   WALL_FIELDS,
   WALL_OPENING_FIELDS,
@@ -79,7 +82,15 @@ const changedCell = (cell: Cell, random: Random, behindDoor = false): Cell => {
 
 const changedWall = (wall: Wall, random: Random): Wall => ({
   ...changed(wall, WALL_FIELDS, random, 0.15),
+  battens: wall.battens.map((batten) => changed(batten, BATTEN_FIELDS, random, 0.3)),
   openings: wall.openings.map((opening) => changed(opening, WALL_OPENING_FIELDS, random, 0.2)),
+});
+
+const changedShell = <S extends Shell>(shell: S, random: Random): S => ({
+  ...shell,
+  walls: shell.walls.map((wall) => changedWall(wall, random)),
+  between: shell.between.map((wall) => changedWall(wall, random)),
+  corners: shell.corners.map((corner) => (random() < 0.2 ? pick(random, CORNERS) : corner)),
 });
 
 /** A preset, by its number, with a share of its decisions made anew. */
@@ -91,10 +102,11 @@ export const randomPiece = (preset: number, seed: number): Piece => {
   if (now.family === 'round') return { ...now, sections: now.sections.map((section) => changed(section, SECTION_FIELDS, random, 0.3)) };
   if (now.family === 'room')
     return {
-      ...now,
-      walls: now.walls.map((wall) => changedWall(wall, random)),
-      between: now.between.map((wall) => changedWall(wall, random)),
-      corners: now.corners.map((corner) => (random() < 0.2 ? pick(random, CORNERS) : corner)),
+      ...changedShell(now, random),
+      shells: now.shells.map(({ gap, shell }) => ({
+        gap: random() < 0.5 ? gap : dollUm(Math.round(random() * 9_000)),
+        shell: changedShell(changed(shell, ROOM_FIELDS, random, 0.2), random),
+      })),
     };
   if (now.family === 'stack') return { ...now, layers: now.layers.map((layer) => changed(layer, LAYER_FIELDS, random, 0.2)) };
   return now;

@@ -36,7 +36,7 @@ const remembered = <A extends object>(ask: (a: A, b: Boxed) => boolean): ((a: A,
 const clashes = remembered<Boxed>((a, b) => clashOf(a, b) !== undefined);
 
 /** Whether two things share volume. Most pairs are told by the boxes round them, sooner than they would be remembered. */
-const shares = (a: Boxed, b: Boxed): boolean => boxesOverlap(a.whole, b.whole) && clashes(a, b);
+export const shares = (a: Boxed, b: Boxed): boolean => boxesOverlap(a.whole, b.whole) && clashes(a, b);
 
 const opens = remembered<Standing>(({ motions, body }, other) => motions.some((motion) => runsInto(motion, body, other)));
 

@@ -38,6 +38,12 @@ const moveTo = (assembly: Assembly, { x, z, up, turn }: Placed, { corner }: Room
   return { turn: turnUpright(cos, sin), from, to: [whole(corner[0] + x, wide), corner[1] + up, whole(corner[2] + z, deep)] };
 };
 
+/** Parts that belong to a piece, as they lie in the room where it stands: what nobody has made, like the room that legs take before a seat. */
+export const besideIt = (assembly: Assembly, placed: Placed, space: RoomSpace, parts: readonly Part[]): Boxed => {
+  const { turn, from, to } = moveTo(assembly, placed, space);
+  return boxed(parts.map((part): Part => ({ ...part, pose: movedPose(part.pose, turn, from, to) })));
+};
+
 /** A piece where it stands: its parts in the room's space with their boxes, and what turns or slides of it. */
 export type Standing = { readonly placed: Placed; readonly body: Boxed; readonly motions: readonly Motion[]; readonly size: Vec3 };
 
@@ -45,10 +51,9 @@ export type Standing = { readonly placed: Placed; readonly body: Boxed; readonly
 export const standAt = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing => {
   const { turn, from, to } = moveTo(assembly, placed, space);
   const { min, max } = reachOf(assembly);
-  const parts = assembly.parts.map((part): Part => ({ ...part, pose: movedPose(part.pose, turn, from, to) }));
   return {
     placed,
-    body: boxed(parts),
+    body: besideIt(assembly, placed, space, assembly.parts),
     motions: assembly.motions.map((motion) => movedMotion(motion, (at) => add(to, turn(minus(at, from))), turn)),
     size: minus(max, min),
   };

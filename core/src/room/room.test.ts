@@ -250,6 +250,7 @@ describe('the way through', () => {
       panelsUp: 1,
       glazed: false,
       play: 0,
+      view: 0,
     };
     const shut = roomOf(500, 400, { walls: [newWall(), newWall(), newWall({ openings: [door] as never }), newWall()] });
     const seen = wayThrough(shut.space, [stand(put('behind', 250, 40), box, shut.space)], body);

@@ -14,19 +14,21 @@ const linesOf = ({ others, space }: Extent, axis: 0 | 1): readonly number[] => {
   return [...new Set([...walls, ...others.flatMap(({ body }) => [body.whole.min[of] - corner, body.whole.max[of] - corner])])];
 };
 
+/** The middle of something that reaches `half` to either side: against the nearest line within `reach`, else on a multiple of `grid` for its edge. */
+export const snappedTo = (value: number, half: number, lines: readonly number[], reach: number, grid: number): number => {
+  const near = lines
+    .flatMap((line) => [line + half, line - half])
+    .map((to) => ({ to, off: Math.abs(to - value) }))
+    .sort((a, b) => a.off - b.off)[0];
+  if (near && near.off <= reach) return near.to;
+  return Math.round((value - half) / grid) * grid + half;
+};
+
 /** Snaps the middle of a piece.
  *  Shape: where the hand would put it, half its footprint, what else stands there → where it goes: against a line nearer than `reach`, or on a
  *  multiple of `grid` for its left and back edges. */
 export const snapped = ([x, z]: Point, extent: Extent, reach: number, grid: number): Point => {
-  const along = (value: number, axis: 0 | 1): number => {
-    const half = extent.half[axis];
-    const near = linesOf(extent, axis)
-      .flatMap((line) => [line + half, line - half])
-      .map((to) => ({ to, off: Math.abs(to - value) }))
-      .sort((a, b) => a.off - b.off)[0];
-    if (near && near.off <= reach) return near.to;
-    return Math.round((value - half) / grid) * grid + half;
-  };
+  const along = (value: number, axis: 0 | 1): number => snappedTo(value, extent.half[axis], linesOf(extent, axis), reach, grid);
   return [Math.round(along(x, 0)), Math.round(along(z, 1))];
 };
 

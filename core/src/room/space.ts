@@ -1,25 +1,10 @@
 // µm, doll size. A room as things stand in it: its clear plan, its walls and its floor, in the space of its assembly.
 import { type Assembly, around, type Boxed, boxed, boxOf } from '../assembly/index.ts';
-import { type Means, type Room, roomPlan } from '../piece/index.ts';
+import { type Means, type PlanBetween, type PlanSide, type Room, roomPlan } from '../piece/index.ts';
 import type { Point, Vec3 } from '../shape/index.ts';
 
-/** One side of the room as it is seen from inside: from its left end to its right one; whether a wall stands there. */
-export type RoomSide = {
-  readonly name: string;
-  readonly from: Point;
-  readonly to: Point;
-  readonly walled: boolean;
-  /** Where one walks in: openings that reach the floor, from the left end. */
-  readonly doors: readonly (readonly [from: number, to: number])[];
-};
-
-export type Between = {
-  readonly x0: number;
-  readonly x1: number;
-  readonly from: number;
-  readonly to: number;
-  readonly doors: readonly (readonly [number, number])[];
-};
+/** One side of the room as it is seen from inside. Doors are counted from its left end. */
+export type RoomSide = PlanSide;
 
 /** A room. `corner` is the clear plan's back left corner on the floor, in the assembly's space; points of the plan are from there, x to the right, z
  *  towards the viewer. */
@@ -31,7 +16,7 @@ export type RoomSpace = {
   /** How far what runs round the walls at the floor stands out before them. */
   readonly skirting: number;
   /** Walls between rooms side by side: the strip of the plan that each takes, and doors in it from the back. */
-  readonly between: readonly Between[];
+  readonly between: readonly PlanBetween[];
   readonly shell: Boxed;
 };
 

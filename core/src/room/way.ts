@@ -96,7 +96,10 @@ const outermost = (rects: readonly Rect[]): readonly Rect[] => {
 /** What a thing takes of the squares: those where she cannot be for it, and those from which she comes up to it. */
 type Taken = { readonly key: string; readonly blocked: Squares; readonly near: Squares };
 
-const takenBy = new WeakMap<Standing, Taken>();
+const takenBy = new WeakMap<Standing, readonly Taken[]>();
+
+/** So many bodies are asked about in turn: one doll as broad as she is, and as broad as she would like the way to be. */
+const BODIES = 2;
 
 const comesUp = (body: Body, field: Field): number => body.shoulderBreadth * (0.5 + COMES_UP) + field.cell;
 
@@ -104,8 +107,9 @@ const comesUp = (body: Body, field: Field): number => body.shoulderBreadth * (0.
 const takenOf = (standing: Standing, space: RoomSpace, field: Field, body: Body): Taken => {
   const [cx, floor, cz] = space.corner;
   const key = [cx, floor, cz, field.cell, field.columns, field.rows, body.shoulderBreadth, body.height].join(' ');
-  const known = takenBy.get(standing);
-  if (known?.key === key) return known;
+  const kept = takenBy.get(standing) ?? [];
+  const known = kept.find((each) => each.key === key);
+  if (known) return known;
   const rects = outermost(
     standing.body.boxes
       .filter(({ min, max }) => max[1] > floor + body.height * STEPS_OVER && min[1] < floor + body.height)
@@ -116,18 +120,19 @@ const takenOf = (standing: Standing, space: RoomSpace, field: Field, body: Body)
     blocked: squaresNear(field, rects, body.shoulderBreadth / 2),
     near: squaresNear(field, rects, comesUp(body, field)),
   };
-  takenBy.set(standing, taken);
+  takenBy.set(standing, [taken, ...kept].slice(0, BODIES));
   return taken;
 };
 
 /** An empty room's squares: where she can be, and where she walks in. */
 type Empty = { readonly key: number; readonly free: Uint8Array; readonly entered: Squares };
 
-const emptyOf = new WeakMap<RoomSpace, Empty>();
+const emptyOf = new WeakMap<RoomSpace, readonly Empty[]>();
 
 const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
-  const known = emptyOf.get(space);
-  if (known?.key === half) return known;
+  const kept = emptyOf.get(space) ?? [];
+  const known = kept.find(({ key }) => key === half);
+  if (known) return known;
   const { columns, rows, middle, cell } = field;
   const walls = space.sides.flatMap(wallsOf);
   const free = new Uint8Array(columns * rows);
@@ -144,7 +149,7 @@ const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
     if (entrances.length === 0 || entrances.some(([a, b]) => awayFromSide(at, a, b) <= half + cell)) entered.push(index);
   }
   const empty: Empty = { key: half, free, entered: Int32Array.from(entered) };
-  emptyOf.set(space, empty);
+  emptyOf.set(space, [empty, ...kept].slice(0, BODIES));
   return empty;
 };
 

@@ -1,8 +1,8 @@
 // µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
 import type { Assembly } from '../assembly/index.ts';
 import { bodyOf } from '../doll/index.ts';
-import { UM } from '../measure/index.ts';
-import type { Room } from '../piece/index.ts';
+import { dollOf, dollUm, type Measure, realUm, type Scale, UM } from '../measure/index.ts';
+import { asRoom, newBatten, newRail, type Room, type Shell } from '../piece/index.ts';
 import {
   judgeLayout,
   type Layout,
@@ -10,7 +10,9 @@ import {
   layoutOf,
   type Placed,
   type RoomSpace,
+  type Seam,
   type Standing,
+  seamsOf,
   spaceOf,
   standAt,
   type Way,
@@ -19,7 +21,10 @@ import {
 import type { DerivedSet } from './derive.ts';
 import { meansOf } from './derive.ts';
 import type { SetDocument } from './document.ts';
+import type { PieceChange } from './edit.ts';
 import type { Finding } from './finding.ts';
+import { shellChange } from './joinRooms.ts';
+import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
 
 /** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
 export type Arranged = {
@@ -29,6 +34,8 @@ export type Arranged = {
   readonly standing: readonly Standing[];
   readonly judged: LayoutJudged;
   readonly way: Way;
+  /** Where the boards of its walls meet, and what hides that. */
+  readonly seams: readonly Seam[];
   readonly findings: readonly Finding[];
 };
 
@@ -58,7 +65,7 @@ const outOfReach = (
   standing: readonly Standing[],
 ): readonly { readonly piece: string; readonly away: number }[] => {
   if (!room.ceiling) return [];
-  const open = sides.filter(({ walled }, index) => !walled || room.walls[index]?.kind === 'removable');
+  const open = sides.filter(({ walled, of }) => !walled || (of !== null && asRoom(room, of[0]).walls[of[1]]?.kind === 'removable'));
   return standing.flatMap(({ placed, body: { whole } }) => {
     const [x0, x1, z0, z1] = [whole.min[0] - corner[0], whole.max[0] - corner[0], whole.min[2] - corner[2], whole.max[2] - corner[2]];
     const nearest = Math.min(
@@ -73,6 +80,65 @@ const outOfReach = (
     return nearest > REACH ? [{ piece: placed.piece, away: Math.round(Math.min(nearest, 10 * UM.m)) }] : [];
   });
 };
+
+/** Less of a joint in sight than this is not spoken of. Common practice, no source. */
+const LITTLE = 5 * UM.mm;
+
+const inDoll = (um: number): Measure => ({ doll: dollUm(Math.round(um)) });
+
+/** A joint so near to the upper edge, of the wall's height, is hidden by a cornice; lower ones by a rail. Common practice, no source. */
+const HIGH_UP = 0.9;
+
+/** The change of a room that lays a strip over a joint: one that stands there, the strips over the seams of its shells, its cornice or its rail. */
+const stripOver = (room: Room, { sides, height }: RoomSpace, seam: Seam, scale: Scale): PieceChange | null => {
+  const middle = seam.stands ? seam.at : (seam.from + seam.to) / 2;
+  const run = sides[seam.side]?.runs.find(({ from, to }) => middle >= from && middle <= to);
+  if (!run) return null;
+  const own = asRoom(room, run.shell);
+  const put = (change: Partial<Shell>): PieceChange => shellChange(room, run.shell, change);
+  if (!seam.stands) {
+    if (seam.at > height * HIGH_UP) return own.ceiling ? null : put({ cornice: inDoll((height - seam.at) * 1.3 + 2 * UM.mm) });
+    const rail = own.rail ?? newRail();
+    const up = seam.at - dollOf(rail.height, scale) / 2;
+    return up < 0 ? null : put({ rail: { ...rail, up: inDoll(up) } });
+  }
+  if (Math.min(seam.at - run.from, run.to - seam.at) < LITTLE) return room.seams === 0 ? { seams: realUm(80 * UM.mm) } : null;
+  const batten = newBatten();
+  const from = seam.at - run.from - dollOf(batten.width, scale) / 2;
+  const wall = own.walls[run.wall];
+  return wall && from > 0
+    ? put({ walls: own.walls.with(run.wall, { ...wall, battens: [...wall.battens, { ...batten, from: inDoll(from) }] }) })
+    : null;
+};
+
+/** Joints nearer to each other than this are spoken of once. */
+const BESIDE = 12 * UM.mm;
+
+const seamFindings = (room: Room, space: RoomSpace, seams: readonly Seam[], scale: Scale): readonly Finding[] =>
+  seams
+    .filter(({ seen }) => seen >= LITTLE)
+    .filter(
+      (seam, index, all) =>
+        !all
+          .slice(0, index)
+          .some(({ side, stands, at }) => side === seam.side && stands === seam.stands && Math.abs(at - seam.at) < BESIDE),
+    )
+    .map((seam): Finding => {
+      const change = stripOver(room, space, seam, scale);
+      return {
+        code: 'seam-in-sight',
+        severity: 'note',
+        wall: space.sides[seam.side]?.name ?? '',
+        stands: seam.stands,
+        numbers: { at: Math.round(seam.at), seen: seam.seen },
+        where: { pieceId: room.id },
+        mend: change && {
+          kind: seam.stands ? 'strip-over' : seam.at > space.height * HIGH_UP ? 'cornice-over' : 'rail-over',
+          detail: '',
+          edit: { kind: 'change-piece', id: room.id, change },
+        },
+      };
+    });
 
 const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: ReturnType<typeof outOfReach>): readonly Finding[] => {
   const name = (id: string): string => nameIn(document, id);
@@ -139,11 +205,22 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   if (!space) return undefined;
   spaces.set(shell.assembly, space);
   const layout = document.layouts.find(({ id }) => id === layoutId) ?? layoutOf(document.layouts, roomId);
-  const standing = (layout?.placed ?? []).flatMap((placed): readonly Standing[] => {
+  const residents = (layout?.placed ?? []).flatMap((placed): readonly Resident[] => {
     const made = derived.pieces.find(({ id }) => id === placed.piece)?.made;
-    return made ? [stand(made.assembly, placed, space)] : [];
+    const piece = document.pieces.find(({ id }) => id === placed.piece);
+    return made && piece ? [{ piece, assembly: made.assembly, standing: stand(made.assembly, placed, space) }] : [];
   });
+  const standing = residents.map((each) => each.standing);
   const judged = judgeLayout(space, standing);
-  const way = wayThrough(space, standing, bodyOf(document.doll));
-  return { room, layout, space, standing, judged, way, findings: findingsOf(document, judged, way, outOfReach(room, space, standing)) };
+  const [body, means] = [bodyOf(document.doll), meansOf(document)];
+  const way = wayThrough(space, standing, body);
+  const seams = seamsOf(space, standing);
+  const findings = [
+    ...findingsOf(document, judged, way, outOfReach(room, space, standing)),
+    ...narrowWays(space, residents, way, body, document.doll.name),
+    ...legsInTheWay(space, residents, means),
+    ...hungOtherwise(residents, means, document.layouts, layout),
+    ...seamFindings(room, space, seams, means.scale),
+  ];
+  return { room, layout, space, standing, judged, way, seams, findings };
 };

@@ -245,6 +245,10 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'opens-into':
     case 'no-way-to':
     case 'out-of-reach':
+    case 'seam-in-sight':
+    case 'floors-uneven':
+    case 'narrow-way':
+    case 'legs-in-the-way':
       return describeRoom(finding, units);
     case 'does-not-suit':
       return describeFit(finding, units);

@@ -46,6 +46,14 @@ export const describeMend = (mend: Mend): string => {
       return `strips on the edges of ${mend.detail}`;
     case 'suit':
       return `make it ${mend.detail}`;
+    case 'strip-over':
+      return 'put a strip over it';
+    case 'rail-over':
+      return 'let a rail run over it';
+    case 'cornice-over':
+      return 'let a cornice run over it';
+    case 'hang':
+      return 'hang it where it suits her';
     case 'no-grain':
       return 'let the grain run any way';
     default:

@@ -4,7 +4,17 @@ import type { Described } from './describeShape.ts';
 import type { Finding } from './finding.ts';
 
 type RoomFinding = Finding & {
-  readonly code: 'things-clash' | 'stands-outside' | 'hangs-free' | 'opens-into' | 'no-way-to' | 'out-of-reach';
+  readonly code:
+    | 'things-clash'
+    | 'stands-outside'
+    | 'hangs-free'
+    | 'opens-into'
+    | 'no-way-to'
+    | 'out-of-reach'
+    | 'seam-in-sight'
+    | 'floors-uneven'
+    | 'narrow-way'
+    | 'legs-in-the-way';
 };
 
 /** The words of a finding about what stands in a room, sizes in the maker's units. */
@@ -36,6 +46,26 @@ export const describeRoom = (finding: RoomFinding, units: Units): Described => {
       return {
         title: 'Your hand does not get there',
         reason: `Under the ceiling ${finding.thing} is ${showLength(finding.numbers.away, units)} from the nearest side that opens; a hand reaches in about ${showLength(finding.numbers.reach, units)}.`,
+      };
+    case 'seam-in-sight':
+      return {
+        title: 'A joint in sight',
+        reason: `The ${finding.wall} is joined ${showLength(finding.numbers.at, units)} ${finding.stands ? 'from its left end' : 'up from the floor'}, and ${showLength(finding.numbers.seen, units)} of the joint can be seen: nothing lies over it or stands before it.`,
+      };
+    case 'floors-uneven':
+      return {
+        title: 'Floors not level',
+        reason: `The floor of shell ${finding.numbers.shell} stays ${showLength(finding.numbers.by, { ...units, fine: true })} lower than the highest: no boards at hand make up the rest. A slip of card under it does.`,
+      };
+    case 'narrow-way':
+      return {
+        title: 'She squeezes through',
+        reason: `${finding.doll} comes to ${finding.thing} sideways only: a way of ${showLength(finding.numbers.wanted, units)} would let her walk.`,
+      };
+    case 'legs-in-the-way':
+      return {
+        title: 'No room for her legs',
+        reason: `${finding.doll}’s legs stand out straight, ${showLength(finding.numbers.needed, units)} before ${finding.thing}, and ${finding.by === '' ? 'the wall' : finding.by} is in their way.`,
       };
     default:
       return assertNever(finding);

@@ -3,7 +3,7 @@ import { type Booklet, bookletSchema, FIRST_PALETTE, type Finish, finishSchema, 
 import { type Companion, companionSchema, type Doll, dollSchema } from '../doll/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index.ts';
-import { FAMILIES, type FamilyName, familyOf, type Piece } from '../piece/index.ts';
+import { FAMILIES, type FamilyName, familyOf, type Piece, type Room } from '../piece/index.ts';
 import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../print/index.ts';
 import { type Layout, layoutSchema } from '../room/index.ts';
 import { type Board, boardSchema, type PaperName, PRINTER_KINDS, type PrinterKind } from '../stock/index.ts';
@@ -139,6 +139,10 @@ const NAMED = {
   layouts: 'layout',
 } as const;
 
+/** The boards of what a piece is made up of, beside its own: the shells that are joined in a room. */
+const boardsWithin = (piece: Shape['pieces'][number]): readonly Room['boards'][] =>
+  piece.family === 'room' ? (piece as unknown as Room).shells.map(({ shell }) => shell.boards) : [];
+
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
   for (const [list, word] of Object.entries(NAMED) as [keyof typeof NAMED, string][])
@@ -147,10 +151,13 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
   if (parts > MOST_PARTS) issue(['pieces'], `These pieces have about ${parts} parts; ${MOST_PARTS} are the most in one set.`);
   found.pieces.forEach((piece, index) => {
-    for (const [role, id] of Object.entries<string | null>(piece.boards)) {
-      if (id !== null && !found.boards.some((board) => board.id === id))
-        issue(['pieces', index, 'boards', role], `There is no board with the id “${id}”.`);
-    }
+    const known = (boards: Readonly<Record<string, string | null>>, path: readonly (string | number)[]): void => {
+      for (const [role, id] of Object.entries(boards))
+        if (id !== null && !found.boards.some((board) => board.id === id))
+          issue(['pieces', index, ...path, 'boards', role], `There is no board with the id “${id}”.`);
+    };
+    known(piece.boards, []);
+    for (const [number, boards] of boardsWithin(piece).entries()) known(boards, ['shells', number, 'shell']);
   });
 };
 

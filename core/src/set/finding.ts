@@ -77,6 +77,10 @@ export type FindingCase =
   | ({ readonly code: 'opens-into'; readonly thing: string; readonly by: string } & Numbers<never>)
   | ({ readonly code: 'out-of-reach'; readonly thing: string } & Numbers<'away' | 'reach'>)
   | ({ readonly code: 'no-way-to'; readonly thing: string; readonly doll: string } & Numbers<'shoulders'>)
+  | ({ readonly code: 'seam-in-sight'; readonly wall: string; readonly stands: boolean } & Numbers<'at' | 'seen'>)
+  | ({ readonly code: 'floors-uneven' } & Numbers<'shell' | 'by'>)
+  | ({ readonly code: 'narrow-way'; readonly thing: string; readonly doll: string } & Numbers<'wanted'>)
+  | ({ readonly code: 'legs-in-the-way'; readonly thing: string; readonly by: string; readonly doll: string } & Numbers<'needed'>)
   | ({
       readonly code: 'does-not-suit';
       readonly rule: RuleName;
@@ -108,6 +112,10 @@ export const MEND_KINDS = [
   'stand-within',
   'tighten',
   'suit',
+  'strip-over',
+  'rail-over',
+  'cornice-over',
+  'hang',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

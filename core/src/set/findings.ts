@@ -11,6 +11,7 @@ import { unsuited } from './fitFindings.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
 import { tooFine } from './outlineFindings.ts';
+import { floorsUneven } from './roomFindings.ts';
 import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, unevenFeet } from './shapeFindings.ts';
 import { longSpans } from './spanFindings.ts';
 
@@ -120,6 +121,7 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   onCasework(tipsOver),
   tooNarrow,
   layersOff,
+  floorsUneven,
   onCasework(thicknessOffScale),
   slenderSticks,
   seatsNotLevel,

@@ -2,7 +2,7 @@
 import { type Assembly, boxOf, type Part } from '../assembly/index.ts';
 import { type Body, type Judgement, judge, proposed, type RuleName, seatRules } from '../doll/index.ts';
 import { type DollUm, dollOf, type Measure, realOf, UM } from '../measure/index.ts';
-import { type Means, sideName, type Wall, type WallOpening } from '../piece/index.ts';
+import { asRoom, type Means, type Room, type Shell, sideName, type Wall, type WallOpening } from '../piece/index.ts';
 import type { Piece } from './document.ts';
 import type { PieceChange } from './edit.ts';
 
@@ -53,13 +53,21 @@ const clearSeat = (parts: readonly Part[], level: number, front: number, middle:
   return front - Math.max(0, ...behind.map(({ max }) => max[2]));
 };
 
+/** Where one sits on a seat: how high, how deep before its back, where its front edge is and where its middle. */
+export const sittingOn = (
+  piece: Piece & { family: 'seat' },
+  { parts, outside: { max } }: Assembly,
+  means: Means,
+): { readonly level: number; readonly deep: number; readonly front: number; readonly middle: number } => {
+  const level = dollOf(piece.seat, piece.school === 'strict' ? means.scale : means.body);
+  return { level, deep: clearSeat(parts, level, max[2], max[0] / 2 + 1), front: max[2], middle: max[0] / 2 };
+};
+
 const seatOffers = (piece: Piece & { family: 'seat' }, assembly: Assembly, means: Means, body: Body): readonly Offer[] => {
   const scale = piece.school === 'strict' ? means.scale : means.body;
   const rules = seatRules(body);
   if (!rules) return [];
-  const { max } = assembly.outside;
-  const level = dollOf(piece.seat, scale);
-  const deep = clearSeat(assembly.parts, level, max[2], max[0] / 2 + 1);
+  const { level, deep } = sittingOn(piece, assembly, means);
   const more = dollOf(piece.depth, means.scale) - deep;
   // On a high stool the feet stand on its rungs.
   const rung = piece.rungs === null || realOf(piece.seat, scale) < SAT_AT || !body.bends.knees ? 0 : dollOf(piece.rungs, means.scale);
@@ -145,16 +153,34 @@ const wallOffers = (wall: Wall, name: string, doll: (measure: Measure) => number
         );
       });
 
-const roomOffers = (piece: Piece & { family: 'room' }, means: Means): readonly Offer[] => {
+/** What one shell of a room offers; `put` is the change of the room that changes it. */
+const shellOffers = (
+  room: Room,
+  doll: (measure: Measure) => number,
+  put: (change: Partial<Shell>) => PieceChange,
+  of: string,
+): readonly Offer[] => [
+  { rule: 'wallHeight', value: doll(room.height), of, change: (to) => put({ height: asDoll(to) }) },
+  ...room.walls.flatMap((wall, side) =>
+    wallOffers(wall, `${sideName(room, side)}${of === '' ? '' : `, ${of}`}`, doll, (next) => put({ walls: room.walls.with(side, next) })),
+  ),
+  ...room.between
+    .slice(0, room.cells - 1)
+    .flatMap((wall, index) => wallOffers(wall, 'wall between', doll, (next) => put({ between: room.between.with(index, next) }))),
+];
+
+const roomOffers = (piece: Room, means: Means): readonly Offer[] => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   return [
-    { rule: 'wallHeight', value: doll(piece.height), of: '', change: (to) => ({ height: asDoll(to) }) },
-    ...piece.walls.flatMap((wall, side) =>
-      wallOffers(wall, sideName(piece, side), doll, (next) => ({ walls: piece.walls.with(side, next) })),
+    ...shellOffers(piece, doll, (change) => change, ''),
+    ...piece.shells.flatMap((joined, index) =>
+      shellOffers(
+        asRoom(piece, index + 1),
+        doll,
+        (change) => ({ shells: piece.shells.with(index, { ...joined, shell: { ...joined.shell, ...change } }) }),
+        `shell ${index + 2}`,
+      ),
     ),
-    ...piece.between
-      .slice(0, piece.cells - 1)
-      .flatMap((wall, index) => wallOffers(wall, 'wall between', doll, (next) => ({ between: piece.between.with(index, next) }))),
   ];
 };
 

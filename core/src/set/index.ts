@@ -16,6 +16,7 @@ export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type Fit, fitOf, seatUnder } from './fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
+export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
 export { drawingsOf, type MadeUp, makeUp, pagesOf, templatePages, type Wanted } from './pages.ts';
 export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
 export { paperPlans } from './paperPlans.ts';

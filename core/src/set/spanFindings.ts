@@ -80,6 +80,8 @@ export const longSpans = (judged: Judged): readonly Finding[] => {
   const boards = new Map<string, number[]>();
   parts.forEach((part, index) => {
     if (!LYING.has(part.role) || part.stuff !== 'board' || Math.abs(normalOf(part.pose)[1]) !== 1) return;
+    // A room's ground floor lies on the table, or on what lifts it to be level with the next one.
+    if (piece.family === 'room' && part.role === 'bottom' && !part.id.includes('/storey-')) return;
     const key = part.id.split('~')[0] as string;
     boards.set(key, [...(boards.get(key) ?? []), index]);
   });

@@ -57,7 +57,9 @@ export const addWall = (
   const top = floor + clear + (plan.room.ceiling ? sheets.floor.thickness : 0);
   const filled = [top, top + plan.raise] as const;
   if (plan.raise > 0) {
-    made.parts.push(...wallBoards(side, span, filled, [], sheets.wall, thick, { id: `${id}/filler`, role: 'panel', name: `${name}, filler`, ...held }));
+    made.parts.push(
+      ...wallBoards(side, span, filled, [], sheets.wall, thick, { id: `${id}/filler`, role: 'panel', name: `${name}, filler`, ...held }),
+    );
   }
   for (const along of [...span.outer, ...span.inner])
     for (const into of [-thick, 0]) {

@@ -45,9 +45,19 @@ export const beamsOf = (
   const low = plan.clear - high;
   const before = lying.some(({ y0, y1 }) => y1 > low && y0 < plan.clear) ? plan.strip.thick : 0;
   const [back, front] = [seen[0] as Seen, seen[2] as Seen];
-  const from = back.walled ? back.face + before : 0;
-  const to = depth - (front.walled ? front.face + before : 0);
-  const board = (part: string, role: Role, x: number, y: number, across: number, tall: boolean): Part =>
+  // Where something framed lies behind its end a beam stops at the frame.
+  const framed = (wall: Seen, x: number, next: number): number =>
+    wall.opened.some(({ x0: a, x1: b, y1, border }) => y1 + border > low && a - border < next && b + border > x) ? plan.sheets.trim.one : 0;
+  const stop = (wall: Seen, x: number, next: number): number => (wall.walled ? wall.face + Math.max(before, framed(wall, x, next)) : 0);
+  const board = (
+    part: string,
+    role: Role,
+    x: number,
+    y: number,
+    across: number,
+    tall: boolean,
+    [from, to]: readonly [number, number],
+  ): Part =>
     // Boards on edge look to the left, the one below looks down; all run along z.
     tall
       ? boardAt(
@@ -66,10 +76,11 @@ export const beamsOf = (
         );
   return middles(x0, x1, size).flatMap((middle, number) => {
     const [x, y] = [middle - Math.round(wide / 2), floor + low];
+    const ends = [stop(back, x - x0, x - x0 + wide), depth - stop(front, x1 - x - wide, x1 - x)] as const;
     return [
-      board(`${number}-below`, 'rail', x, y, wide, false),
-      board(`${number}-left`, 'rail', x, y + one, high - one, true),
-      board(`${number}-right`, 'rail', x + wide - one, y + one, high - one, true),
+      board(`${number}-below`, 'rail', x, y, wide, false, ends),
+      board(`${number}-left`, 'rail', x, y + one, high - one, true, ends),
+      board(`${number}-right`, 'rail', x + wide - one, y + one, high - one, true, ends),
     ];
   });
 };

@@ -76,7 +76,9 @@ export const ROOM_FIELDS: readonly Field[] = [
 ];
 
 /** What is decided about a shell that is joined, beside what is decided about any. */
-export const JOINED_FIELDS: readonly Field[] = [{ path: ['gap'], label: 'Gap to the one on its left', group: 'build', kind: dollSize(0, 50) }];
+export const JOINED_FIELDS: readonly Field[] = [
+  { path: ['gap'], label: 'Gap to the one on its left', group: 'build', kind: dollSize(0, 50) },
+];
 
 const of =
   (...kinds: readonly Wall['kind'][]): ((wall: never) => boolean) =>
@@ -92,7 +94,9 @@ export const WALL_WORDS: Readonly<Record<Wall['kind'], string>> = {
 
 const lit = ((wall: Wall) => wall.kind !== 'open' && wall.lights !== null) as (wall: never) => boolean;
 
-const boxed = ((wall: Wall) => wall.kind !== 'open' && wall.kind !== 'shop' && (wall.lights?.box ?? null) !== null) as (wall: never) => boolean;
+const boxed = ((wall: Wall) => wall.kind !== 'open' && wall.kind !== 'shop' && (wall.lights?.box ?? null) !== null) as (
+  wall: never,
+) => boolean;
 
 /** What is decided about one wall. */
 export const WALL_FIELDS: readonly Field[] = [

@@ -11,10 +11,10 @@ import { buildOpening } from '../opening/buildOpening.ts';
 import { type Opening, openingSchema } from '../opening/opening.ts';
 import { OPENING_WORDS } from './fields.ts';
 import { framesRound } from './frames.ts';
-import { viewBehind } from './view.ts';
 import { lampsIn } from './lamps.ts';
 import { MARGIN, type Opened, type PutIn, ringOf } from './opened.ts';
 import { pointAt, type RoomPlan, type Side } from './plan.ts';
+import { viewBehind } from './view.ts';
 import type { Wall, WallOpening } from './wall.ts';
 import type { Cut } from './walls.ts';
 

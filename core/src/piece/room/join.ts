@@ -34,8 +34,7 @@ const sizeOf = ({ ring }: RoomPlan): readonly [width: number, depth: number] => 
 const wallOf = ({ walls }: RoomPlan, index: number): Wall => walls[index] as Wall;
 
 /** The upper end of a shell's walls, from its floor's lower side. */
-const topOf = ({ plan }: StandingShell): number =>
-  plan.sheets.floor.thickness * (plan.room.ceiling ? 2 : 1) + plan.clear + plan.raise;
+const topOf = ({ plan }: StandingShell): number => plan.sheets.floor.thickness * (plan.room.ceiling ? 2 : 1) + plan.clear + plan.raise;
 
 /** What one shell needs to be as deep as the deepest: floor, and what stands on it at its sides. From its own origin. */
 const deepened = (shell: StandingShell, front: number): readonly Part[] => {
@@ -51,8 +50,20 @@ const deepened = (shell: StandingShell, front: number): readonly Part[] => {
     if (!isWalled(wallOf(plan, index))) return [];
     const line = index === 1 ? sideBetween([width, depth], [width, to]) : sideBetween([0, to], [0, depth]);
     const along: Stretch = [0, to - depth];
-    const kind = { id: `${id}/wall-${index}-front`, role: 'panel', name: `${index === 1 ? 'right' : 'left'} wall, filler in front` } as const;
-    return wallBoards(line, { outer: along, inner: along }, [low, topOf(shell) - (plan.room.ceiling ? floor.thickness + plan.raise : 0)], [], plan.sheets.wall, plan.sheets.wall.thickness, kind);
+    const kind = {
+      id: `${id}/wall-${index}-front`,
+      role: 'panel',
+      name: `${index === 1 ? 'right' : 'left'} wall, filler in front`,
+    } as const;
+    return wallBoards(
+      line,
+      { outer: along, inner: along },
+      [low, topOf(shell) - (plan.room.ceiling ? floor.thickness + plan.raise : 0)],
+      [],
+      plan.sheets.wall,
+      plan.sheets.wall.thickness,
+      kind,
+    );
   };
   const outer = extent(movedOut(plan.ring, plan.thick));
   const above = plan.room.ceiling
@@ -66,7 +77,14 @@ const packed = ({ plan, packing, at: [, up] }: StandingShell, front: number | un
   const { x0, x1, z0, z1 } = extent(movedOut(plan.ring, plan.thick));
   let y = -up;
   return packing.flatMap(({ board, one }, index) => {
-    const part = lying(rectangle(x0, z0, x1, front === undefined ? z1 : front - z), y, { board, one, layers: 1, thickness: one }, `${plan.room.id}/packing-${index}`, 'bottom', 'floor packing');
+    const part = lying(
+      rectangle(x0, z0, x1, front === undefined ? z1 : front - z),
+      y,
+      { board, one, layers: 1, thickness: one },
+      `${plan.room.id}/packing-${index}`,
+      'bottom',
+      'floor packing',
+    );
     y += one;
     return part;
   });
@@ -99,23 +117,45 @@ const closed = (one: StandingShell, next: StandingShell, gap: number, front: num
   const line = sideBetween([x0, deeper], [x0 + gap, deeper]);
   const along: Stretch = [0, gap];
   return [
-    ...lying(rectangle(x0, deeper - t, x0 + gap, front), level - floor.thickness, floor, `${id}/gap-${number}-floor`, 'bottom', 'gap strip of the floor'),
+    ...lying(
+      rectangle(x0, deeper - t, x0 + gap, front),
+      level - floor.thickness,
+      floor,
+      `${id}/gap-${number}-floor`,
+      'bottom',
+      'gap strip of the floor',
+    ),
     ...(back
-      ? wallBoards(line, { outer: along, inner: along }, [level, Math.min(at[1] + topOf(one), next.at[1] + topOf(next))], [], plan.sheets.wall, t, {
-          id: `${id}/gap-${number}-back`,
-          role: 'back',
-          name: 'gap strip of the back wall',
-        })
+      ? wallBoards(
+          line,
+          { outer: along, inner: along },
+          [level, Math.min(at[1] + topOf(one), next.at[1] + topOf(next))],
+          [],
+          plan.sheets.wall,
+          t,
+          {
+            id: `${id}/gap-${number}-back`,
+            role: 'back',
+            name: 'gap strip of the back wall',
+          },
+        )
       : []),
   ];
 };
 
 /** A strip over the seam of two back walls that are in one line. In the plan of all. */
-const seamStrip = (room: Room, one: StandingShell, next: StandingShell, gap: number, number: number): Result<readonly Part[], PieceProblem> => {
+const seamStrip = (
+  room: Room,
+  one: StandingShell,
+  next: StandingShell,
+  gap: number,
+  number: number,
+): Result<readonly Part[], PieceProblem> => {
   const { plan, at } = one;
   const wide = stripWide(plan.strip, dollOf(room.seams, plan.means.scale));
   const [face, other] = [faceOf(plan, wallOf(plan, 0)), faceOf(next.plan, wallOf(next.plan, 0))];
-  const apart = isWalled(wallOf(plan, 1)) || isWalled(wallOf(next.plan, 3)) || !isWalled(wallOf(plan, 0)) || !isWalled(wallOf(next.plan, 0));
+  const apart =
+    isWalled(wallOf(plan, 1)) || isWalled(wallOf(next.plan, 3)) || !isWalled(wallOf(plan, 0)) || !isWalled(wallOf(next.plan, 0));
   if (wide === 0 || apart || face !== other || at[2] !== next.at[2]) return ok([]);
   const problem = lack('a strip over the gap between two shells', wide, gap + 2 * LEAST);
   if (problem) return err(problem);
@@ -124,18 +164,30 @@ const seamStrip = (room: Room, one: StandingShell, next: StandingShell, gap: num
   const [from, to] = [Math.round(middle - wide / 2), Math.round(middle - wide / 2) + wide];
   const line = sideBetween([from, at[2] + face], [to, at[2] + face]);
   const low = Math.max(...floors);
-  const high = Math.min(floors[0] + plan.clear + (plan.room.ceiling ? 0 : plan.raise), floors[1] + next.plan.clear + (next.plan.room.ceiling ? 0 : next.plan.raise));
-  const lyingOn = (shell: StandingShell, floor: number): readonly Stretch[] => lyingStrips(shell.plan).map(({ y0, y1 }): Stretch => [floor + y0, floor + y1]);
+  const high = Math.min(
+    floors[0] + plan.clear + (plan.room.ceiling ? 0 : plan.raise),
+    floors[1] + next.plan.clear + (next.plan.room.ceiling ? 0 : next.plan.raise),
+  );
+  const lyingOn = (shell: StandingShell, floor: number): readonly Stretch[] =>
+    lyingStrips(shell.plan).map(({ y0, y1 }): Stretch => [floor + y0, floor + y1]);
   const inTheWay = [...lyingOn(one, floors[0]), ...lyingOn(next, floors[1])];
   return ok(
     lessStretches([low, high], inTheWay)
       .filter(([a, b]) => b - a >= LEAST)
-      .map(([a, b], piece) => strip(line, [0, wide], [0, wide], [a, b], plan.strip, `${room.id}/seam-${number}-${piece}`, 'strip over the seam')),
+      .map(([a, b], piece) =>
+        strip(line, [0, wide], [0, wide], [a, b], plan.strip, `${room.id}/seam-${number}-${piece}`, 'strip over the seam'),
+      ),
   );
 };
 
 const CORNERS = (box: ReturnType<typeof extent>, y0: number, y1: number): readonly Vec3[] =>
   [box.x0, box.x1].flatMap((x) => [box.z0, box.z1].flatMap((z) => [y0, y1].map((y): Vec3 => [x, y, z])));
+
+/** Whether a shop's front, which stands out beyond its wall, is where two shells meet. */
+const between = (shells: readonly StandingShell[]): boolean =>
+  shells.some(
+    ({ plan }, index) => (index > 0 && wallOf(plan, 3).kind === 'shop') || (index < shells.length - 1 && wallOf(plan, 1).kind === 'shop'),
+  );
 
 /** Builds shells that are joined.
  *  Shape: room, its shells in place → parts of all, packing, fillers, returns, gap and seam strips. Errors: those of a shell; 'does-not-fit' for shells
@@ -143,6 +195,7 @@ const CORNERS = (box: ReturnType<typeof extent>, y0: number, y1: number): readon
 export const buildJoined = (room: Room, shells: readonly StandingShell[]): Result<Made, PieceProblem> => {
   const problem =
     lack('joined shells with square plans', shells.every(({ plan }) => plan.room.plan === 'rectangle') ? 1 : 0, 1) ??
+    lack('joined shells without a shop’s front between them', between(shells) ? 0 : 1, 1) ??
     lack('joined shells of one storey', shells.every(({ plan }) => plan.room.storeys === 1) ? 1 : 0, 1);
   if (problem) return err(problem);
   const made: Made = { parts: [], motions: [], reach: [] };

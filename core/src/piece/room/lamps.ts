@@ -17,4 +17,3 @@ export const lampsIn = (
         across: lights.across,
       }))
     : [];
-

@@ -2,9 +2,9 @@
 // downwards; every side is walked from left to right as it is seen from inside.
 import { dollOf, type Measure, type Scale } from '../../measure/index.ts';
 import type { Pose } from '../../shape/index.ts';
+import { STICKS, type StickName } from '../../stock/index.ts';
 import type { Means, Sheeting } from '../kit/means.ts';
 import { sheetsFor } from '../kit/means.ts';
-import { STICKS, type StickName } from '../../stock/index.ts';
 import { single } from '../kit/put.ts';
 import { type Corner, ROOM_ROLES, type Room, type RoomRole } from './room.ts';
 import { newWall, type Wall } from './wall.ts';
@@ -89,6 +89,10 @@ export type RoomPlan = {
   readonly strip: StripStock;
   /** How much higher its walls are filled up to stand level with what it is joined to. */
   readonly raise: number;
+  /** How high the face is that strips run on: to what it is filled up to, where no ceiling lies between. */
+  readonly tall: number;
+  /** What strips over the seams to its neighbours take at the left and the right end of its back wall. */
+  readonly seamed: readonly [left: number, right: number];
 };
 
 const USUAL: readonly Corner[] = ['right', 'left', 'left', 'right'];
@@ -101,7 +105,11 @@ const ownRing = ({ points, pointsAre }: Room, { doll, real }: Scale): readonly A
 };
 
 /** The plan of a room as it is decided, the back left corner of the clear room at the origin. */
-export const planOf = (room: Room, means: Means, raise = 0): RoomPlan => {
+export const planOf = (
+  room: Room,
+  means: Means,
+  { raise = 0, seamed = [0, 0] }: Partial<Pick<RoomPlan, 'raise' | 'seamed'>> = {},
+): RoomPlan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const sheets = sheetsFor(room, ROOM_ROLES, means);
   const count = room.plan === 'own' ? room.points.length : 4;
@@ -144,8 +152,14 @@ export const planOf = (room: Room, means: Means, raise = 0): RoomPlan => {
     thick,
     cells: Array.from({ length: cells }, (_, index) => ({ x0: at(index), x1: index === cells - 1 ? width : at(index + 1) - t })),
     clear,
-    strip: { sheet: single(sheets.trim), thick: room.trimStick ? STICKS[room.trimStick].thickness : sheets.trim.one, stick: room.trimStick },
+    strip: {
+      sheet: single(sheets.trim),
+      thick: room.trimStick ? STICKS[room.trimStick].thickness : sheets.trim.one,
+      stick: room.trimStick,
+    },
     raise,
+    tall: clear + (room.ceiling ? 0 : raise),
+    seamed,
   };
 };
 

@@ -113,4 +113,34 @@ export const ROOM_PRESETS: readonly Preset[] = [
     corners: ['right', 'left', 'left', 'left', 'left', 'right'],
     skirting: '120 mm',
   }),
+  preset('joined-room', 'Three rooms joined', 'shells of other times, levelled and filled up to one', 'together long gallery modules', {
+    width: '2400 mm',
+    depth: '2700 mm',
+    height: '2400 mm',
+    walls: [{ openings: [{ ...WINDOW, from: '700 mm' }] }, OPEN, OPEN, {}],
+    skirting: '120 mm',
+    seams: '100 mm',
+    shells: [
+      { shell: { width: '2400 mm', depth: '2700 mm', height: '2438 mm', walls: [{}, OPEN, OPEN, OPEN], skirting: '120 mm' } },
+      {
+        shell: {
+          width: '2400 mm',
+          depth: '2400 mm',
+          height: '2300 mm',
+          walls: [{ openings: [{ ...WINDOW, from: '700 mm' }] }, {}, OPEN, OPEN],
+          skirting: '120 mm',
+          thick: { wall: null, floor: '50 mm', trim: null },
+        },
+      },
+    ],
+  }),
+  preset('panelled-room', 'Panelled room', 'strips up to a rail, beams under the ceiling', 'dado wainscot parlour beams', {
+    ceiling: true,
+    walls: [{ openings: [{ ...WINDOW, from: '1050 mm', view: '25 mm' }] }, {}, OPEN, {}],
+    skirting: '120 mm',
+    rail: { height: '60 mm', up: '900 mm' },
+    panelling: { form: 'battens', up: '900 mm', apart: '430 mm', width: '60 mm' },
+    beams: { count: 2, width: '130 mm', height: '160 mm' },
+    trims: 'mitred',
+  }),
 ];

@@ -189,7 +189,19 @@ export const asRoom = (room: Room, number: number): Room => {
 };
 
 /** What a room is as a shell that is joined to another. */
-export const asShell = ({ family, id: _id, mark: _mark, name, school: _school, dress: _dress, shells, level, fill, seams, ...shell }: Room): Shell => shell;
+export const asShell = ({
+  family,
+  id: _id,
+  mark: _mark,
+  name,
+  school: _school,
+  dress: _dress,
+  shells,
+  level,
+  fill,
+  seams,
+  ...shell
+}: Room): Shell => shell;
 
 /** The room as a looking-glass shows it: of several shells the last is the first. */
 export const mirroredRoom = (room: Room): Room => {

@@ -2,7 +2,7 @@
 import type { Measure } from '../../measure/index.ts';
 import type { Means } from '../kit/means.ts';
 import { openedIn } from './holes.ts';
-import { type At, betweenOf, isWalled, movedOut, type RoomPlan, sidesOf, type Side } from './plan.ts';
+import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf } from './plan.ts';
 import { type Room, sideName } from './room.ts';
 import { faceOf } from './standing.ts';
 import { frontOf, type StandingShell, standTogether } from './together.ts';
@@ -19,7 +19,6 @@ const doorsIn = (wall: Wall, length: number, doll: (measure: Measure) => number)
     return form === 'door' || (LOW.has(form) && doll(up) === 0) ? [[x0, x0 + wide] as const] : [];
   });
 
-
 /** A side of the room: from its left end to its right one as it is seen from inside. `of` is the shell and the wall of it that it is, none where it is
  *  only the step between shells that are not equally deep. */
 export type PlanSide = {
@@ -29,6 +28,8 @@ export type PlanSide = {
   readonly walled: boolean;
   readonly doors: readonly (readonly [number, number])[];
   readonly of: readonly [shell: number, wall: number] | null;
+  /** The walls that it is, one after the other, and from where to where each runs along it. */
+  readonly runs: readonly { readonly shell: number; readonly wall: number; readonly from: number; readonly to: number }[];
   /** How far in front of it its face stands: a second wall. */
   readonly face: number;
   readonly wire: WireAlong | null;
@@ -63,14 +64,26 @@ const sideOf = (plan: RoomPlan, shell: number, index: number, { from, to, length
   const wall = plan.walls[index] as Wall;
   const walled = isWalled(wall);
   const doors = walled ? doorsIn(wall, length, plan.doll) : [];
-  return { name: named, from, to, walled, doors, of: [shell, index], face: faceOf(plan, wall), wire: walled ? wireAlong(plan, wall, Math.round(length)) : null };
+  return {
+    name: named,
+    from,
+    to,
+    walled,
+    doors,
+    of: [shell, index],
+    runs: [{ shell, wall: index, from: 0, to: Math.round(length) }],
+    face: faceOf(plan, wall),
+    wire: walled ? wireAlong(plan, wall, Math.round(length)) : null,
+  };
 };
 
 /** The walls between the cells of one shell, from its back left corner. */
 const cellsOf = (plan: RoomPlan): readonly PlanBetween[] =>
   betweenOf(plan).map((wall, index) => {
     const [x0, depth] = [plan.cells[index]?.x1 as number, plan.ring[2]?.[1] ?? 0];
-    const doors = doorsIn(wall, depth, plan.doll).map(([a, b]) => (wall.seen === 'left' ? ([a, b] as const) : ([depth - b, depth - a] as const)));
+    const doors = doorsIn(wall, depth, plan.doll).map(([a, b]) =>
+      wall.seen === 'left' ? ([a, b] as const) : ([depth - b, depth - a] as const),
+    );
     return { x0, x1: x0 + plan.sheets.wall.thickness, from: 0, to: depth, doors };
   });
 
@@ -93,35 +106,42 @@ const fieldsOf = (shells: readonly StandingShell[]): readonly Field[] =>
     return { shell, x0: x, x1: open ? next.at[0] : x + width, z0: z, z1: frontOf(shell, shells) ?? z + depth };
   });
 
+const goesOn = (last: PlanSide, side: PlanSide): boolean =>
+  last.to[0] === side.from[0] &&
+  last.to[1] === side.from[1] &&
+  last.walled === side.walled &&
+  last.face === side.face &&
+  (last.to[0] - last.from[0]) * (side.to[1] - side.from[1]) === (last.to[1] - last.from[1]) * (side.to[0] - side.from[0]);
+
+const asOne = (last: PlanSide, side: PlanSide): PlanSide => {
+  const by = Math.hypot(last.to[0] - last.from[0], last.to[1] - last.from[1]);
+  return {
+    ...last,
+    name: last.name.replace(/ \d+$/, ''),
+    to: side.to,
+    runs: [...last.runs, ...side.runs.map((run) => ({ ...run, from: run.from + by, to: run.to + by }))],
+    doors: [...last.doors, ...side.doors.map(([a, b]) => [a + by, b + by] as const)],
+    wire: last.wire ?? (side.wire && { ...side.wire, path: side.wire.path.map(([x, y]) => [x + by, y] as const) }),
+  };
+};
+
 /** Runs of sides that go on in one line and are of one kind are one side. */
-const merged = (sides: readonly PlanSide[]): readonly PlanSide[] =>
-  sides.reduce<readonly PlanSide[]>((found, side) => {
+const merged = (sides: readonly PlanSide[]): readonly PlanSide[] => {
+  const found: PlanSide[] = [];
+  for (const side of sides) {
     const last = found.at(-1);
-    const straight =
-      last !== undefined &&
-      last.to[0] === side.from[0] &&
-      last.to[1] === side.from[1] &&
-      last.walled === side.walled &&
-      last.face === side.face &&
-      (last.to[0] - last.from[0]) * (side.to[1] - side.from[1]) === (last.to[1] - last.from[1]) * (side.to[0] - side.from[0]);
-    if (!straight) return [...found, side];
-    const by = Math.hypot(last.to[0] - last.from[0], last.to[1] - last.from[1]);
-    const joined: PlanSide = {
-      ...last,
-      name: last.name.replace(/ \d+$/, ''),
-      to: side.to,
-      doors: [...last.doors, ...side.doors.map(([a, b]) => [a + by, b + by] as const)],
-      wire: last.wire ?? (side.wire && { ...side.wire, path: side.wire.path.map(([x, y]) => [x + by, y] as const) }),
-    };
-    return [...found.slice(0, -1), joined];
-  }, []);
+    if (last && goesOn(last, side)) found[found.length - 1] = asOne(last, side);
+    else found.push(side);
+  }
+  return found;
+};
 
 const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' | 'between' | 'sides'> => {
   const fields = fieldsOf(shells);
   const count = fields.length;
   const named = (word: string, index: number): string => `${word} ${index + 1}`;
   const step = (name: string, from: At, to: At, walled: boolean): readonly PlanSide[] =>
-    from[1] === to[1] ? [] : [{ name, from, to, walled, doors: [], of: null, face: 0, wire: null }];
+    from[1] === to[1] ? [] : [{ name, from, to, walled, doors: [], of: null, runs: [], face: 0, wire: null }];
   /** Where the floor of one goes over into that of the next: along the deeper one's edge. */
   const seam = (index: number, end: 'z0' | 'z1'): number => {
     const [one, next] = [fields[index] as Field, fields[index + 1] as Field];
@@ -131,10 +151,12 @@ const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' |
   const along = (index: number, wall: number, from: At, to: At, name: string): PlanSide => {
     const { plan } = (fields[index] as Field).shell;
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    return { ...sideOf(plan, index, wall, sidesOf(plan.ring)[wall] as Side, name), from, to, ...(length === 0 && { doors: [] }) };
+    const side = sideOf(plan, index, wall, sidesOf(plan.ring)[wall] as Side, name);
+    return { ...side, from, to, runs: [{ shell: index, wall, from: 0, to: length }], ...(length === 0 && { doors: [] }) };
   };
   const at = (index: number, end: 'z0' | 'z1'): number => (fields[index] as Field)[end];
-  const edge = (index: number, end: 'z0' | 'z1'): number => (index < 0 ? (fields[0] as Field).x0 : index === count - 1 ? (fields[count - 1] as Field).x1 : seam(index, end));
+  const edge = (index: number, end: 'z0' | 'z1'): number =>
+    index < 0 ? (fields[0] as Field).x0 : index === count - 1 ? (fields[count - 1] as Field).x1 : seam(index, end);
   const backs = fields.flatMap((_, index) => {
     const z = at(index, 'z0');
     const [from, to] = [edge(index - 1, 'z0'), edge(index, 'z0')];
@@ -165,7 +187,9 @@ const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' |
     const depthOf = (field: Field): number => field.shell.plan.ring[2]?.[1] ?? 0;
     const right = doorsIn(mine, depthOf(fields[index] as Field), shell.plan.doll).map(([a, b]) => [a, b] as const);
     const depth = depthOf(next);
-    const left = doorsIn(theirs, depth, next.shell.plan.doll).map(([a, b]) => [depth - b + next.z0 - z0, depth - a + next.z0 - z0] as const);
+    const left = doorsIn(theirs, depth, next.shell.plan.doll).map(
+      ([a, b]) => [depth - b + next.z0 - z0, depth - a + next.z0 - z0] as const,
+    );
     // One walks through where both let her.
     const through = !isWalled(mine)
       ? left

@@ -15,7 +15,14 @@ import type { Wall } from './wall.ts';
 import type { Span } from './walls.ts';
 
 /** A board that lies: a ring of the plan, from a height on. */
-export const lying = (ring: readonly At[], y: number, sheet: Sheeting, id: string, role: 'bottom' | 'top', name: string): readonly Part[] => {
+export const lying = (
+  ring: readonly At[],
+  y: number,
+  sheet: Sheeting,
+  id: string,
+  role: 'bottom' | 'top',
+  name: string,
+): readonly Part[] => {
   const outline = ring.map(([x, z]): Point => [x, 0 - z]).toReversed();
   return Array.from({ length: sheet.layers }, (_, layer) =>
     boardAt(
@@ -51,6 +58,7 @@ const seenFrom = (
       return { x0: from, x1: to, y0: each.y0, y1: each.y1, border: each.border };
     }),
     battens: battensOf(plan, wall, Math.round(side.length)).map(([x0, x1]) => move({ x0, x1 })),
+    kept: id.startsWith('back') ? [cell === 0 ? plan.seamed[0] : 0, cell === plan.cells.length - 1 ? plan.seamed[1] : 0] : [0, 0],
   });
   const [back, right, front, left] = walls as [Standing, Standing, Standing, Standing];
   const same = ({ x0: from, x1: to }: Along): readonly [number, number] => [from, to];
@@ -70,13 +78,13 @@ const seenFrom = (
 };
 
 /** What runs round a room: how high it is, and how far up it begins. */
-export const lyingStrips = ({ room, doll, clear, strip }: RoomPlan): readonly TrimKind[] => {
+export const lyingStrips = ({ room, doll, tall, strip }: RoomPlan): readonly TrimKind[] => {
   const wide = (decided: number): number => stripWide(strip, decided);
   const [skirting, cornice] = [wide(doll(room.skirting)), wide(doll(room.cornice))];
   return [
     ...(skirting > 0 ? [{ what: 'skirting', name: 'skirting', y0: 0, y1: skirting }] : []),
     ...(room.rail ? [{ what: 'rail', name: 'rail', y0: doll(room.rail.up), y1: doll(room.rail.up) + wide(doll(room.rail.height)) }] : []),
-    ...(cornice > 0 ? [{ what: 'cornice', name: 'cornice', y0: clear - cornice, y1: clear }] : []),
+    ...(cornice > 0 ? [{ what: 'cornice', name: 'cornice', y0: tall - cornice, y1: tall }] : []),
   ];
 };
 
@@ -88,7 +96,7 @@ const addTrims = (
   storey: number,
   floor: number,
 ): void => {
-  const { room, doll, clear, ring } = plan;
+  const { room, doll, ring } = plan;
   const wide = (decided: number): number => stripWide(plan.strip, decided);
   const [skirting, cornice, corner] = [wide(doll(room.skirting)), wide(doll(room.cornice)), wide(doll(room.cornerStrips))];
   const kinds = lyingStrips(plan);
@@ -98,7 +106,7 @@ const addTrims = (
     apart: doll(room.panelling.apart),
     width: doll(room.panelling.width),
   };
-  const wish = { kinds, corner, cornerFrom: skirting, cornerTo: clear - cornice, corners: room.trims, upright: { panelling } };
+  const wish = { kinds, corner, cornerFrom: skirting, cornerTo: plan.tall - cornice, corners: room.trims, upright: { panelling } };
   const id = `${room.id}${storey > 0 ? `/storey-${storey}` : ''}`;
   if (room.plan === 'own') {
     const seen = walls.map(
@@ -108,6 +116,7 @@ const addTrims = (
         face: faceOf(plan, wall),
         opened,
         battens: battensOf(plan, wall, Math.round(side.length)),
+        kept: [0, 0],
       }),
     );
     made.parts.push(...trimsOf(ring, seen, floor, wish, plan.strip, id));
@@ -155,14 +164,10 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
       Math.min(...plan.cells.map(({ x0, x1 }) => x1 - x0)),
       Math.max(8_000, room.cells > 1 ? 2 * (faces + t) : 0),
     ) ??
-    lack('skirting and cornice over each other', clear, skirting + cornice + 2_000) ??
+    lack('skirting and cornice over each other', plan.tall, skirting + cornice + 2_000) ??
     (room.rail ? lack('the rail above the skirting', doll(room.rail.up), skirting) : undefined) ??
-    (room.rail ? lack('the rail below the cornice', clear - cornice, rail) : undefined) ??
-    lack(
-      'strips in both corners of a wall',
-      Math.min(least, ...plan.cells.map(({ x0, x1 }) => x1 - x0)),
-      2 * corner + 2 * faces + 2_000,
-    ) ??
+    (room.rail ? lack('the rail below the cornice', plan.tall - cornice, rail) : undefined) ??
+    lack('strips in both corners of a wall', Math.min(least, ...plan.cells.map(({ x0, x1 }) => x1 - x0)), 2 * corner + 2 * faces + 2_000) ??
     (room.plan === 'own' ? undefined : beamProblem(plan)) ??
     (corner > 0 ? lack('strips in the corners', corner, 2 * plan.strip.thick) : undefined)
   );

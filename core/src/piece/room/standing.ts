@@ -78,7 +78,9 @@ export const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Si
       number,
       number,
     ];
-    const [length, ends] = [Math.round(side.length), endsOf(plan, faces)];
+    const length = Math.round(side.length);
+    const [left, right] = endsOf(plan, faces);
+    const ends: readonly [number, number] = index === 0 ? [Math.max(left, plan.seamed[0]), Math.max(right, plan.seamed[1])] : [left, right];
     const opened = isWalled(wall) ? openedIn(plan, wall, id, length, clear, ends) : ok([]);
     if (!opened.ok) return opened;
     const problem =

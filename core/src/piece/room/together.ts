@@ -1,8 +1,9 @@
 // µm, doll size. Shells that are joined: where each stands, how far its floor is lifted to be level, and how far it falls short of the others.
-import type { Means } from '../kit/means.ts';
-import { type Board, thicknessOf } from '../../stock/index.ts';
+
 import type { Vec3 } from '../../shape/index.ts';
-import { isWalled, movedOut, planOf, type RoomPlan } from './plan.ts';
+import { type Board, thicknessOf } from '../../stock/index.ts';
+import type { Means } from '../kit/means.ts';
+import { isWalled, movedOut, planOf, type RoomPlan, stripWide } from './plan.ts';
 import { asRoom, type Room } from './room.ts';
 import type { Wall } from './wall.ts';
 
@@ -61,6 +62,13 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
   const lift = packed.map((layers) => layers.reduce((sum, { one }) => sum + one, 0));
   const tops = first.map((plan, index) => topOf(plan) + (lift[index] as number));
   const tallest = Math.max(...tops);
+  /** What a strip over the seam to the next one takes of each of the two. */
+  const taken = (index: number): number => {
+    const [one, next] = [first[index], first[index + 1]];
+    const wide = one ? stripWide(one.strip, one.doll(room.seams)) : 0;
+    const open = one && next && !isWalled(one.walls[1] as Wall) && !isWalled(next.walls[3] as Wall);
+    return open && wide > 0 ? Math.ceil(wide / 2) + 1 : 0;
+  };
   let x = 0;
   return first.map((plan, index): StandingShell => {
     const short = tallest - (tops[index] as number);
@@ -68,8 +76,9 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
     const at = index === 0 ? 0 : x + (room.shells[index - 1]?.gap ?? 0) - left;
     x = at + right;
     const up = lift[index] as number;
+    const raise = room.fill && short >= LEAST_FILL ? short : 0;
     return {
-      plan: room.fill && short >= LEAST_FILL ? planOf(asRoom(room, index), means, short) : plan,
+      plan: planOf(asRoom(room, index), means, { raise, seamed: [taken(index - 1), taken(index)] }),
       at: [at, up, room.level === 'fronts' ? deepest - depthOf(plan) : 0],
       packing: packed[index] as readonly Layer[],
       uneven: highest - floorTop(plan) - up,

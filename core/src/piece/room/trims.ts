@@ -19,6 +19,8 @@ export type Seen = {
   }[];
   /** Strips that stand on it, from where to where along its clear side. */
   readonly battens: readonly Stretch[];
+  /** What is kept free of uprights at its ends. */
+  readonly kept: readonly [left: number, right: number];
 };
 
 export type TrimKind = { readonly what: string; readonly name: string; readonly y0: number; readonly y1: number };
@@ -119,7 +121,10 @@ export const trimsOf = (
       return (seen[which] as Seen).walled && turnOf(one, other).sin > 1e-9;
     };
     // Of two uprights that meet in a corner the one on its left runs into it.
-    const within: Stretch = [insets[0] || (meet(before) ? t : 0), length - insets[1]];
+    const within: Stretch = [
+      Math.max(here.kept[0] - shift, insets[0] || (meet(before) ? t : 0)),
+      Math.min(Math.round(clear.length) - here.kept[1] - shift, length - insets[1]),
+    ];
     const moved = ([from, to]: Stretch): Stretch => [Math.max(within[0], from - shift), Math.min(within[1], to - shift)];
     const onIt = {
       side,

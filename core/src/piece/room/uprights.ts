@@ -32,21 +32,33 @@ type Zone = { readonly x: Stretch; readonly y: Stretch; readonly ends: readonly 
 
 /** Lower than this nothing is panelled. Common practice, no source. */
 const LOW = 8_000;
+const HAIR = 200;
 
 const zonesOf = ({ within, opened, battens, lying, from }: OnWall, { up }: Panels): readonly Zone[] => {
   const rail = lying.filter(([y0]) => y0 > from).map(([y0]) => y0);
   const y: Stretch = [from, Math.min(up, ...rail)];
   if (y[1] - y[0] < LOW) return [];
   const blocked = opened.filter(({ y0, y1, border }) => y0 - border < y[1] && y1 + border > y[0]);
-  const wide = ({ x0, x1, border }: OnWall['opened'][number]): Stretch => [x0 - border, x1 + border];
+  // Frames that are round reach a hair further than they are wide.
+  const play = (border: number): number => border + (border > 0 ? HAIR : 0);
+  const wide = ({ x0, x1, border }: OnWall['opened'][number]): Stretch => [x0 - play(border), x1 + play(border)];
   const isBatten = (x: number, end: 0 | 1): boolean => battens.some((batten) => batten[end === 0 ? 1 : 0] === x);
   const beside = lessStretches(within, [...blocked.map(wide), ...battens]).map(
     (x): Zone => ({ x, y, ends: [!isBatten(x[0], 0), !isBatten(x[1], 1)] }),
   );
-  const under = blocked.flatMap((each): readonly Zone[] => {
-    const x = wide(each);
-    const high = each.y0 - each.border;
-    const free = high - y[0] >= LOW && !battens.some(([a, b]) => a < x[1] && b > x[0]);
+  // Openings over or close beside each other are panelled under as one.
+  const groups: { x: Stretch; high: number }[] = [];
+  for (const each of [...blocked].sort((a, b) => wide(a)[0] - wide(b)[0])) {
+    const [x, high] = [wide(each), each.y0 - play(each.border)];
+    const last = groups.at(-1);
+    if (last && x[0] < last.x[1]) {
+      last.x = [last.x[0], Math.max(last.x[1], x[1])];
+      last.high = Math.min(last.high, high);
+    } else groups.push({ x, high });
+  }
+  const under = groups.flatMap(({ x: [a, b], high }): readonly Zone[] => {
+    const x: Stretch = [Math.max(a, within[0]), Math.min(b, within[1])];
+    const free = x[1] - x[0] >= LOW && high - y[0] >= LOW && !battens.some(([from, to]) => from < x[1] && to > x[0]);
     return free ? [{ x, y: [y[0], high], ends: [false, false] }] : [];
   });
   return [...beside, ...under];
@@ -73,14 +85,21 @@ const panels = ({ x: [from, to] }: Zone, gap: number, apart: number): readonly S
 
 /** What stands on one wall.
  *  Shape: the wall's clear stretch and what is in it, wishes → strips and panels, whole ones where an opening does not reach down to them. */
-export const uprightsOn = (wall: OnWall, { panelling }: Upright, floor: number, stock: StripStock, id: string, name: string): readonly Part[] => {
+export const uprightsOn = (
+  wall: OnWall,
+  { panelling }: Upright,
+  floor: number,
+  stock: StripStock,
+  id: string,
+  name: string,
+): readonly Part[] => {
   const put = (x: Stretch, [low, high]: Stretch, from: StripStock, what: string, called: string): Part =>
     strip(wall.side, x, x, [floor + low, floor + high], from, `${id}${what}-${name}`, called);
   const board: StripStock = { sheet: stock.sheet, thick: stock.sheet.one, stick: null };
   const told = wall.battens.flatMap((x, number) => {
     const inTheWay = wall.opened
-      .filter((each) => each.x0 - each.border < x[1] && each.x1 + each.border > x[0])
-      .map((each): Stretch => [each.y0 - each.border, each.y1 + each.border]);
+      .filter((each) => each.x0 - each.border - HAIR < x[1] && each.x1 + each.border + HAIR > x[0])
+      .map((each): Stretch => [each.y0 - each.border - HAIR, each.y1 + each.border + HAIR]);
     return lessStretches([wall.from, wall.to], [...inTheWay, ...wall.lying])
       .filter(([low, high]) => high - low >= LEAST)
       .map((y, piece) => put(x, y, stock, `batten-${number}-${piece}`, 'strip on the wall'));

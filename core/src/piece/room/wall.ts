@@ -182,4 +182,3 @@ export const mirroredWall = (wall: Wall): Wall => ({
   battens: wall.battens.map((batten) => ({ ...batten, end: OTHER[batten.end] })),
   openings: wall.openings.map((opening) => ({ ...opening, end: OTHER[opening.end], hinge: OTHER[opening.hinge] })),
 });
-

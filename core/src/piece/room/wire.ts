@@ -28,7 +28,13 @@ export const accessOf = ({ x0, x1, y0, y1 }: BoxAt): Omit<BoxAt, 'depth'> => {
 };
 
 /** A box that does not go where it is meant to. */
-export const boxProblem = (plan: RoomPlan, wall: Wall, opened: readonly Opened[], length: number, ends: readonly [number, number]): PieceProblem | undefined => {
+export const boxProblem = (
+  plan: RoomPlan,
+  wall: Wall,
+  opened: readonly Opened[],
+  length: number,
+  ends: readonly [number, number],
+): PieceProblem | undefined => {
   const box = boxIn(plan, wall, length);
   if (!box) return undefined;
   const hole = wall.cavity > 0 ? accessOf(box) : box;
@@ -69,7 +75,9 @@ const crosses = ([ax, ay]: Point, [bx, by]: Point, { x0, x1, y0, y1 }: Rect): bo
 
 /** The shortest way of lying and standing pieces from one point to another round openings, by the lines that these lay over the wall. */
 const roundThem = (from: Point, to: Point, rects: readonly Rect[]): readonly Point[] => {
-  const lines = (pick: (rect: Rect) => readonly number[], own: readonly number[]): readonly number[] => [...new Set([...own, ...rects.flatMap(pick)])];
+  const lines = (pick: (rect: Rect) => readonly number[], own: readonly number[]): readonly number[] => [
+    ...new Set([...own, ...rects.flatMap(pick)]),
+  ];
   const xs = lines(({ x0, x1 }) => [x0, x1], [from[0], to[0]]);
   const ys = lines(({ y0, y1 }) => [y0, y1], [from[1], to[1]]);
   const key = ([x, y]: Point): string => `${x} ${y}`;
@@ -113,6 +121,9 @@ export const wireOf = (plan: RoomPlan, wall: Wall, length: number, opened: reado
   const near = (point: Point): number => Math.abs(point[0] - to[0]) + Math.abs(point[1] - to[1]);
   const row = near(first) < near(last) ? lamps.toReversed() : lamps;
   const stops = [...row, to];
-  const path = stops.slice(1).reduce<readonly Point[]>((way, stop, index) => [...way, ...roundThem(stops[index] as Point, stop, rects).slice(1)], [row[0] as Point]);
+  const path: readonly Point[] = [
+    row[0] as Point,
+    ...stops.slice(1).flatMap((stop, index) => roundThem(stops[index] as Point, stop, rects).slice(1)),
+  ];
   return { path, length: Math.round(lengthOf(path) + LEFT_OVER), box: box ?? null };
 };

@@ -18,6 +18,13 @@ export const WALL_FIELDS: readonly Field[] = [
     group: 'shape',
     kind: choice(['shelf', 'a shelf on brackets'], ['pegs', 'a rail with pegs'], ['frame', 'a frame'], ['clock', 'a clock']),
   },
+  {
+    path: ['holds'],
+    label: 'It frames',
+    group: 'shape',
+    kind: choice(['picture', 'a picture'], ['mirror', 'a mirror'], ['sign', 'a sign']),
+    when: on('frame'),
+  },
   { path: ['count'], label: 'How many side by side', group: 'shape', kind: count(1, 20), when: on('shelf', 'pegs') },
   {
     path: ['bracket'],

@@ -39,6 +39,7 @@ export const WALL_PRESETS: readonly Preset[] = [
   }),
   preset('mirror', 'Wall mirror', 'a frame for mirror film, clear sheet in front', 'glass bathroom hall', {
     form: 'frame',
+    holds: 'mirror',
     width: '600 mm',
     height: '900 mm',
     border: '60 mm',
@@ -47,6 +48,7 @@ export const WALL_PRESETS: readonly Preset[] = [
   }),
   preset('wall-sign', 'Sign', 'a board with a narrow frame', 'shop name notice', {
     form: 'frame',
+    holds: 'sign',
     width: '900 mm',
     height: '300 mm',
     border: '25 mm',

@@ -9,11 +9,14 @@ export const WALL_ROLES = ['board', 'bracket', 'strip'] as const;
 export type WallRole = (typeof WALL_ROLES)[number];
 
 export const WALL_FORMS = ['shelf', 'pegs', 'frame', 'clock'] as const;
+export const FRAMED = ['picture', 'mirror', 'sign'] as const;
 export type WallForm = (typeof WALL_FORMS)[number];
 
 /** Something flat that hangs on a wall: a shelf on brackets, a rail with pegs, a frame round a picture, mirror or sign, a clock. */
 export type WallThing = Piecelike<'wall', WallRole> & {
   readonly form: WallForm;
+  /** What a frame is round: she looks into a mirror, so it hangs where her face is. */
+  readonly holds: (typeof FRAMED)[number];
   readonly width: Measure;
   readonly height: Measure;
   readonly depth: Measure;
@@ -37,6 +40,7 @@ export const wallSchema = z.strictObject({
   ...pieceFields(WALL_ROLES),
   name: textField(80).default('wall shelf'),
   form: z.enum(WALL_FORMS).default('shelf'),
+  holds: z.enum(FRAMED).default('picture'),
   width: side.default(mm(600)),
   height: side.default(mm(200)),
   depth: side.default(mm(200)),

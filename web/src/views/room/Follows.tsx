@@ -1,12 +1,14 @@
 import type { Inspection } from '@parlor/core/assembly';
 import { UM } from '@parlor/core/measure';
-import { goesInto, storedOf } from '@parlor/core/room';
+import { goesInto, type Placed, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNote, PieceModel, Size, SizeField } from '../../ui/index.ts';
+import { Differences } from './Differences.tsx';
+import { OnTheWall } from './OnTheWall.tsx';
+import { WallDress } from './WallDress.tsx';
 import { WallElevation } from './WallElevation.tsx';
-import { whereSheStands } from './where.ts';
 
 const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes: true, clearIsFree: true, loose: [], stopped: [] };
 
@@ -72,19 +74,28 @@ const Stored = ({ arranged, shell }: { readonly arranged: Arranged; readonly she
   );
 };
 
-type Props = { readonly arranged: Arranged; readonly piece: DerivedPiece; readonly side: number; readonly onSide: (side: number) => void };
+type Props = {
+  readonly arranged: Arranged;
+  readonly piece: DerivedPiece;
+  readonly side: number;
+  readonly chosen: string | null;
+  readonly dollAt: readonly [number, number];
+  readonly onSide: (side: number) => void;
+  readonly onChoose: (piece: string | null) => void;
+  readonly onHold: (placed: Placed | null) => void;
+  readonly onPlace: (words: string, placed: Placed) => void;
+};
 
 /** What follows from a room: the room to walk round, its walls one by one, what is to be minded. */
-export const Follows = ({ arranged, piece, side, onSide }: Props) => {
+export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onChoose, onHold, onPlace }: Props) => {
   const { doll, pieces } = useSet();
   const night = useAppSelector((state) => state.desk.night);
   const { made } = piece;
   const whole = useMemo(() => made && togetherOf(arranged, made), [arranged, made]);
   const dollAt = useMemo((): readonly [number, number, number] => {
-    const [x, z] = whereSheStands(arranged);
     const [cx, cy, cz] = arranged.space.corner;
-    return [(cx + x) / 1000, cy / 1000, (cz + z) / 1000];
-  }, [arranged]);
+    return [(cx + at[0]) / 1000, cy / 1000, (cz + at[1]) / 1000];
+  }, [arranged, at]);
   const sides = arranged.space.sides.flatMap(({ name, walled }, index) => (walled ? [{ value: String(index), label: name }] : []));
   const shown = arranged.space.sides[side];
   const nameOf = (id: string): string | undefined => pieces.find((each) => each.id === id)?.name;
@@ -114,13 +125,26 @@ export const Follows = ({ arranged, piece, side, onSide }: Props) => {
       <section aria-label="Walls from inside">
         <Choice label="Wall seen from inside" hideLabel value={String(side)} options={sides} onChange={(next) => onSide(Number(next))} />
         {shown?.walled ? (
-          <div className="h-64 mt-2">
-            <WallElevation arranged={arranged} side={shown} />
-          </div>
+          <>
+            <div className="h-64 mt-2">
+              <WallElevation
+                arranged={arranged}
+                side={shown}
+                chosen={chosen}
+                dollAt={at}
+                onChoose={onChoose}
+                onHold={onHold}
+                onPlace={onPlace}
+              />
+            </div>
+            <OnTheWall arranged={arranged} side={side} />
+            <WallDress arranged={arranged} side={shown} />
+          </>
         ) : (
           <p className="font-hand text-graphite p-4">This side is open. Choose a wall.</p>
         )}
       </section>
+      {arranged.room.shells.length > 0 && <Differences room={arranged.room} />}
       {made && <Stored arranged={arranged} shell={made} />}
       <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
         {notes.map((finding, index) => (

@@ -6,7 +6,7 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { useSet, useUnits } from '../../state/index.ts';
 import { Drawn, drawnFrom } from '../../ui/index.ts';
 import { movedTo, turnedBy } from './layouts.ts';
-import { gridOf, whereSheStands } from './where.ts';
+import { gridOf, isFreeForHer } from './where.ts';
 
 type Props = {
   readonly arranged: Arranged;
@@ -17,6 +17,9 @@ type Props = {
   readonly onHold: (placed: Placed | null) => void;
   readonly onPlace: (words: string, placed: Placed) => void;
   readonly onTakeOut: (piece: string) => void;
+  /** Where the doll stands, and where she is put. */
+  readonly dollAt: readonly [number, number];
+  readonly onDoll: (at: readonly [number, number]) => void;
 };
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
@@ -58,7 +61,8 @@ const Above = ({ standing, arranged }: { readonly standing: Standing; readonly a
 };
 
 /** The room from above: its walls to touch, its things to move, the way that the doll has among them. */
-export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut }: Props) => {
+export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut, dollAt: at, onDoll }: Props) => {
+  const [led, setLed] = useState(false);
   const { doll, pieces } = useSet();
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
@@ -73,7 +77,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
   const body = useMemo(() => bodyOf(doll), [doll]);
   const figure = useMemo(() => posed(body, 'above'), [body]);
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
-  const at = useMemo(() => whereSheStands(arranged), [arranged]);
+  const fits = isFreeForHer(arranged, at);
   // What lies higher is drawn later, and touched first.
   const drawn = useMemo(() => [...standing].sort((a, b) => a.body.whole.max[1] - b.body.whole.max[1]), [standing]);
   const markOf = (id: string): number | undefined => pieces.find((piece) => piece.id === id)?.mark;
@@ -122,6 +126,10 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
         if (event.target === event.currentTarget) onChoose(null);
       }}
       onPointerMove={(event) => {
+        if (led) {
+          const [x, z] = pointOf(event);
+          onDoll([Math.min(width, Math.max(0, x)), Math.min(depth, Math.max(0, z))]);
+        }
         if (!hand) return;
         const each = standing.find(({ placed }) => placed.piece === hand.placed.piece);
         if (!each) return;
@@ -133,9 +141,11 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
       onPointerUp={() => {
         if (hand?.moved) onPlace(`${nameOf(hand.placed.piece)} moved`, hand.placed);
         setHand(null);
+        setLed(false);
         onHold(null);
       }}
       onPointerCancel={() => {
+        setLed(false);
         setHand(null);
         onHold(null);
       }}
@@ -209,15 +219,35 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
         </text>
         <text transform={`translate(${-mm(room) * 0.4} ${mm(depth) / 2}) rotate(-90)`}>{showLength(depth, units)}</text>
       </g>
-      <g transform={`translate(${mm(at[0])} ${mm(at[1])})`} pointerEvents="none">
+      <g
+        transform={`translate(${mm(at[0])} ${mm(at[1])})`}
+        className="cursor-grab outline-none group"
+        role="button"
+        tabIndex={0}
+        data-testid="doll-on-plan"
+        aria-label={`${doll.name || 'The doll'}, ${showLength(Math.round(at[0]), units)} from the left, ${showLength(Math.round(at[1]), units)} from the back${fits ? '' : ', where she does not fit'}; arrows lead her`}
+        onKeyDown={(event) => {
+          const arrow = ARROWS[event.key];
+          if (!arrow || event.ctrlKey || event.metaKey || event.altKey) return;
+          event.preventDefault();
+          const step = grid * (event.shiftKey ? 10 : 1);
+          onDoll([Math.min(width, Math.max(0, at[0] + arrow[0] * step)), Math.min(depth, Math.max(0, at[1] + arrow[1] * step))]);
+        }}
+        onPointerDown={(event) => {
+          event.stopPropagation();
+          setLed(true);
+          svg.current?.setPointerCapture(event.pointerId);
+        }}
+      >
         {figure.map((outline, index) => (
           <path
             key={index}
             d={`M${outline.map(([x, y]) => `${mm(x)} ${-mm(y)}`).join('L')}Z`}
-            fill="var(--lilac)"
-            stroke="var(--figure-line)"
+            fill={fits ? 'var(--lilac)' : 'var(--blush)'}
+            stroke={fits ? 'var(--figure-line)' : 'var(--rose)'}
             strokeWidth="1"
             vectorEffect="non-scaling-stroke"
+            className="group-focus-visible:stroke-[var(--ink)] group-focus-visible:stroke-[3px]"
           />
         ))}
       </g>
@@ -229,7 +259,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
         };
         const [a, b] = [at(0), at(lengthOf(wall))];
         return (
-          <g key={name}>
+          <g key={`${name} ${index}`}>
             <line
               x1={a[0]}
               y1={a[1]}

@@ -1,18 +1,23 @@
-import { type Field, fieldsOf, isFieldShown, type Room, withValueAt } from '@parlor/core/piece';
+import { asRoom, type Field, fieldsOf, isFieldShown, type Room, withValueAt } from '@parlor/core/piece';
 import type { Placed } from '@parlor/core/room';
-import type { PieceChange } from '@parlor/core/set';
+import { type Arranged, shellChange } from '@parlor/core/set';
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
 import { Button, cx, Decision, MarginNote, Sheet, Spread, TextField } from '../../ui/index.ts';
+import { AsWide } from './AsWide.tsx';
 import { Follows } from './Follows.tsx';
+import { Joining } from './Joining.tsx';
 import { withoutPlaced, withPlaced } from './layouts.ts';
+import { OwnPlan } from './OwnPlan.tsx';
 import { Plan } from './Plan.tsx';
 import { StartRoom } from './StartRoom.tsx';
+import type { InHand } from './shells.ts';
 import { Things, Ways } from './Things.tsx';
 import { useArranged, useChangeLayout } from './useRoom.ts';
 import { Walls } from './Walls.tsx';
+import { whereSheStands } from './where.ts';
 
 /** The rooms of the set as tickets, and the way to a new one. */
 const RoomStrip = ({ rooms, current }: { readonly rooms: readonly Room[]; readonly current: string }) => {
@@ -54,26 +59,28 @@ const GROUPS: readonly (readonly [Field['group'], string])[] = [
   ['boards', 'Boards, and how thick they are glued up'],
 ];
 
-const RoomFields = ({ room }: { readonly room: Room }) => {
+const RoomFields = ({ room, shell }: { readonly room: Room; readonly shell: number }) => {
   const scale = useScale();
   const edit = useEdit();
   if (!scale) return null;
+  // Of a shell that is joined to others its own sizes are decided; what joins them belongs to the first.
+  const owner = shell === 0 ? room : asRoom(room, shell);
+  const put = (words: string, change: Partial<Room>): void =>
+    edit(words, { kind: 'change-piece', id: room.id, change: shellChange(room, shell, change) });
+  const name = room.shells.length > 0 ? `shell ${shell + 1} of ${room.name}` : room.name;
   const change = (words: string, path: readonly string[], value: unknown): void => {
     const key = path[0] as keyof Room;
-    edit(`${words} of ${room.name}`, {
-      kind: 'change-piece',
-      id: room.id,
-      change: { [key]: withValueAt(room, path, value)[key] } as PieceChange,
-    });
+    put(`${words} of ${name}`, { [key]: withValueAt(owner, path, value)[key] });
   };
-  const shown = fieldsOf(room).filter((field) => isFieldShown(field, room));
+  const shown = fieldsOf(room).filter((field) => isFieldShown(field, owner));
   const drawn = (group: Field['group']) =>
     shown
       .filter((field) => field.group === group)
-      .map((field) => <Decision key={field.path.join('.')} field={field} owner={room} scale={scale} onChange={change} />);
+      .map((field) => <Decision key={field.label} field={field} owner={owner} scale={scale} onChange={change} />);
   return (
     <>
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start">{drawn('size')}</div>
+      <AsWide room={owner} name={name} onChange={put} />
       {GROUPS.map(([group, title]) => (
         <details key={group} className="mt-1" data-group={group}>
           <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">{title}</summary>
@@ -88,6 +95,8 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
   const [held, setHeld] = useState<Placed | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const [side, setSide] = useState(0);
+  const [hand, setHand] = useState<InHand>({ shell: 0, wall: 0 });
+  const [led, setLed] = useState<readonly [number, number] | null>(null);
   const piece = useDerivedPiece(room.id);
   const arranged = useArranged(room.id, held);
   const scale = useScale();
@@ -95,6 +104,18 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
   const navigate = useNavigate();
   const { setId } = useParams();
   const { pieces, layouts } = useSet();
+  const shell = Math.min(hand.shell, room.shells.length);
+  const dollAt = useMemo(() => led ?? (arranged ? whereSheStands(arranged) : ([0, 0] as const)), [led, arranged]);
+  const takeSide = (next: number): void => {
+    setSide(next);
+    const of = arranged?.space.sides[next]?.of;
+    if (of) setHand({ shell: of[0], wall: of[1] });
+  };
+  const takeWall = (next: InHand): void => {
+    setHand(next);
+    const found = arranged?.space.sides.findIndex(({ of }) => of?.[0] === next.shell && of[1] === next.wall) ?? -1;
+    if (found >= 0) setSide(found);
+  };
   const change = useChangeLayout(room.id, arranged?.layout);
   const place = (words: string, placed: Placed): void => change(words, (layout) => withPlaced(layout, placed));
   const takeOut = (id: string): void => {
@@ -140,13 +161,15 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
           {arranged ? (
             <>
               <Ways arranged={arranged} />
-              <div className="relative h-[340px] shrink-0 my-1">
+              <div className="relative max-h-[340px] shrink-0 my-1" style={{ aspectRatio: planShape(arranged) }}>
                 <Plan
                   arranged={arranged}
                   chosen={chosen}
                   side={side}
                   onChoose={setChosen}
-                  onSide={setSide}
+                  onSide={takeSide}
+                  dollAt={dollAt}
+                  onDoll={setLed}
                   onHold={setHeld}
                   onPlace={place}
                   onTakeOut={takeOut}
@@ -160,15 +183,38 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
             </p>
           )}
           <h3 className="text-head mt-3">The room itself</h3>
-          <RoomFields room={room} />
-          {scale && <Walls room={room} scale={scale} side={side} onSide={setSide} />}
+          <Joining room={room} shell={shell} onShell={(next) => takeWall({ shell: next, wall: 0 })} />
+          <RoomFields key={shell} room={room} shell={shell} />
+          {scale && shell === 0 && <OwnPlan room={room} scale={scale} side={hand.wall} onSide={(wall) => takeWall({ shell: 0, wall })} />}
+          {scale && <Walls room={room} shell={shell} scale={scale} wall={hand.wall} onWall={(wall) => takeWall({ shell, wall })} />}
         </div>
       }
       right={
-        arranged && piece ? <Follows arranged={arranged} piece={piece} side={side} onSide={setSide} /> : piece && <Unbuilt piece={piece} />
+        arranged && piece ? (
+          <Follows
+            arranged={arranged}
+            piece={piece}
+            side={side}
+            chosen={chosen}
+            dollAt={dollAt}
+            onSide={takeSide}
+            onChoose={setChosen}
+            onHold={setHeld}
+            onPlace={place}
+          />
+        ) : (
+          piece && <Unbuilt piece={piece} />
+        )
       }
     />
   );
+};
+
+/** How wide the plan is to its depth, its margins with it. */
+const planShape = ({ space: { ring } }: Arranged): number => {
+  const [width, depth] = [Math.max(...ring.map(([x]) => x)), Math.max(...ring.map(([, z]) => z))];
+  const margin = Math.max(width, depth) * 0.2;
+  return (width + margin) / (depth + margin);
 };
 
 const Unbuilt = ({ piece }: { readonly piece: NonNullable<ReturnType<typeof useDerivedPiece>> }) => (

@@ -1,7 +1,11 @@
 import type { Scale } from '@parlor/core/measure';
 import {
+  asRoom,
+  BATTEN_FIELDS,
   isFieldShown,
+  MOST_BATTENS,
   MOST_OPENINGS,
+  newBatten,
   newOpening,
   newWall,
   OPENING_FORMS,
@@ -13,13 +17,21 @@ import {
   type Wall,
   withValueAt,
 } from '@parlor/core/piece';
-import type { PieceChange } from '@parlor/core/set';
+import { shellChange } from '@parlor/core/set';
+import { Plus } from 'lucide-react';
 import { useEdit } from '../../state/index.ts';
-import { Choice, Decision, PutThere, Rows } from '../../ui/index.ts';
+import { Button, Choice, Decision, PutThere, Rows } from '../../ui/index.ts';
 
 const FORMS = OPENING_FORMS.map((form) => ({ value: form, label: OPENING_WORDS[form] }));
 
-type Props = { readonly room: Room; readonly scale: Scale; readonly side: number; readonly onSide: (side: number) => void };
+type Props = {
+  readonly room: Room;
+  /** Which of its shells, when it is joined of several. */
+  readonly shell: number;
+  readonly scale: Scale;
+  readonly wall: number;
+  readonly onWall: (wall: number) => void;
+};
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -71,17 +83,36 @@ const WallFields = ({
           }
         />
       )}
+      {(wall.kind === 'wall' || wall.kind === 'removable') && (
+        <Rows
+          title={`Strips that stand on the ${name}`}
+          word="strip"
+          least={0}
+          rows={wall.battens}
+          fields={BATTEN_FIELDS}
+          nameOf={() => 'a strip'}
+          scale={scale}
+          most={MOST_BATTENS}
+          onChange={(words, battens) => onChange(`${words}, ${name}`, { ...wall, battens })}
+          add={
+            <Button look="quiet" onClick={() => onChange(`a strip on the ${name}`, { ...wall, battens: [...wall.battens, newBatten()] })}>
+              <Plus size={15} /> a strip
+            </Button>
+          }
+        />
+      )}
     </div>
   );
 };
 
 /** The walls of a room, one at a time: the one that was touched on the plan. */
-export const Walls = ({ room, scale, side, onSide }: Props) => {
+export const Walls = ({ room: whole, shell, scale, wall: side, onWall: onSide }: Props) => {
   const edit = useEdit();
+  const room = asRoom(whole, shell);
   const count = room.plan === 'own' ? room.points.length : 4;
   const wallOf = (index: number): Wall => room.walls[index] ?? newWall();
   const change = (words: string, walls: Pick<Room, 'walls'> | Pick<Room, 'between'>): void =>
-    edit(`${words} of ${room.name}`, { kind: 'change-piece', id: room.id, change: walls as PieceChange });
+    edit(`${words} of ${whole.name}`, { kind: 'change-piece', id: whole.id, change: shellChange(whole, shell, walls) });
   const put = (words: string, wall: Wall): void =>
     change(words, { walls: Array.from({ length: count }, (_, index) => (index === side ? wall : wallOf(index))) });
   const sides = Array.from({ length: count }, (_, index) => ({ value: String(index), label: sideName(room, index) }));

@@ -1,8 +1,8 @@
 import { boxOf } from '@parlor/core/assembly';
 import { PRESETS } from '@parlor/core/piece';
+import { elevationOf } from '@parlor/core/room';
 import { arrangedIn, derive, readSet } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
-import { elevationOf } from './elevations.ts';
 import { whereSheStands } from './where.ts';
 
 const preset = (key: string): object => PRESETS.find((each) => each.key === key)?.piece ?? {};
@@ -38,7 +38,7 @@ const side = (index: number) => arranged.space.sides[index] as (typeof arranged.
 describe('a wall as it is seen from inside', () => {
   it('begins at its left end on the floor, with the room in front of it', () => {
     for (const index of [0, 1, 3]) {
-      const { wall } = elevationOf(arranged, side(index));
+      const { wall } = elevationOf(arranged.space, arranged.standing, side(index));
       const main = wall.find(({ id }) => id === `room/wall-${index}`);
       expect(main, side(index).name).toBeDefined();
       const { min, max } = boxOf(main as never);
@@ -49,7 +49,7 @@ describe('a wall as it is seen from inside', () => {
   });
 
   it('shows what stands against it the right way round: as far from its left end as it is', () => {
-    const [back, right, left] = ([0, 1, 3] as const).map((index) => elevationOf(arranged, side(index))) as [
+    const [back, right, left] = ([0, 1, 3] as const).map((index) => elevationOf(arranged.space, arranged.standing, side(index))) as [
       ReturnType<typeof elevationOf>,
       ReturnType<typeof elevationOf>,
       ReturnType<typeof elevationOf>,
@@ -70,7 +70,7 @@ describe('a wall as it is seen from inside', () => {
   });
 
   it('shows its own openings and strips, and nothing of the walls beside it', () => {
-    const { wall } = elevationOf(arranged, side(0));
+    const { wall } = elevationOf(arranged.space, arranged.standing, side(0));
     const ids = wall.map(({ id }) => id);
     expect(ids.some((id) => id.startsWith('room/wall-0/window'))).toBe(true);
     expect(ids.some((id) => id.includes('skirting-back'))).toBe(true);

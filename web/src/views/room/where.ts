@@ -18,3 +18,9 @@ export const whereSheStands = ({ way, space }: Arranged): readonly [number, numb
   }
   return best;
 };
+
+/** Whether she can be where she was put: nothing stands there that she would have to be in. */
+export const isFreeForHer = ({ way }: Arranged, [x, z]: readonly [number, number]): boolean => {
+  const [column, row] = [Math.floor(x / way.cell), Math.floor(z / way.cell)];
+  return column >= 0 && row >= 0 && column < way.columns && row < way.rows && way.free[row * way.columns + column] === 1;
+};
