@@ -3,7 +3,7 @@ import { expect } from 'vitest';
 import { boxOf, inspect, type Part } from '../assembly/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { bounds } from '../shape/index.ts';
-import { buildPiece, fromPreset, type Piece, type PieceProblem, PRESETS, withValueAt } from './index.ts';
+import { buildPiece, fromPreset, type Means, type Piece, type PieceProblem, PRESETS, withValueAt } from './index.ts';
 import type { Built } from './kit/built.ts';
 import { boardOf } from './randomDecisions.testing.ts';
 
@@ -22,20 +22,27 @@ export const decided = (key: string, decisions: Readonly<Record<string, unknown>
   ) as Piece;
 };
 
-const build = (piece: Piece, thickness: number) => buildPiece(piece, { scale: ONE, body: ONE, boards: [boardOf(thickness)] });
+/** Means at full scale with boards so thick, the first of them the usual one. */
+export const meansWith = (...thicknesses: readonly number[]): Means => ({
+  scale: ONE,
+  body: ONE,
+  boards: thicknesses.map((each, index) => boardOf(each, index === 0 ? 'white' : `board-${each}`)),
+});
 
-/** Builds it and sees to it that it is right. */
-export const builtOf = (piece: Piece, thickness: number): Built => {
+const build = (piece: Piece, thickness: number | readonly number[]) => buildPiece(piece, meansWith(...[thickness].flat()));
+
+/** Builds it and sees to it that it is right: of one board so thick, or of several. */
+export const builtOf = (piece: Piece, thickness: number | readonly number[]): Built => {
   const built = build(piece, thickness);
   if (!built.ok) throw new Error(JSON.stringify(built.error));
   expect(inspect(built.value.assembly)).toMatchObject({ interference: [], closes: true, clearIsFree: true, loose: [], stopped: [] });
   return built.value;
 };
 
-export const partsOf = (piece: Piece, thickness: number): readonly Part[] => builtOf(piece, thickness).assembly.parts;
+export const partsOf = (piece: Piece, thickness: number | readonly number[]): readonly Part[] => builtOf(piece, thickness).assembly.parts;
 
 /** Why it cannot be built. */
-export const refusalOf = (piece: Piece, thickness: number): PieceProblem => {
+export const refusalOf = (piece: Piece, thickness: number | readonly number[]): PieceProblem => {
   const built = build(piece, thickness);
   if (built.ok) throw new Error('it was built');
   return built.error;

@@ -6,13 +6,12 @@ import type { Vec3 } from '../../shape/index.ts';
 import { movedParts } from '../kit/parts.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import type { Made } from './addWall.ts';
-import { type At, isWalled, movedOut, type RoomPlan, sideBetween, stripWide } from './plan.ts';
+import { type At, isWalled, movedOut, type RoomPlan, sideBetween, stripWide, wallAt } from './plan.ts';
 import type { Room } from './room.ts';
 import { buildShell, lying, lyingStrips } from './shell.ts';
 import { faceOf } from './standing.ts';
 import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
 import { frontOf, LEAST_FILL, type StandingShell } from './together.ts';
-import type { Wall } from './wall.ts';
 import { wallBoards } from './walls.ts';
 
 const rectangle = (x0: number, z0: number, x1: number, z1: number): readonly At[] => [
@@ -31,8 +30,6 @@ const extent = (ring: readonly At[]): { x0: number; x1: number; z0: number; z1: 
 
 const sizeOf = ({ ring }: RoomPlan): readonly [width: number, depth: number] => [ring[1]?.[0] ?? 0, ring[2]?.[1] ?? 0];
 
-const wallOf = ({ walls }: RoomPlan, index: number): Wall => walls[index] as Wall;
-
 /** The upper end of a shell's walls, from its floor's lower side. */
 const topOf = ({ plan }: StandingShell): number => plan.sheets.floor.thickness * (plan.room.ceiling ? 2 : 1) + plan.clear + plan.raise;
 
@@ -47,7 +44,7 @@ const deepened = (shell: StandingShell, front: number): readonly Part[] => {
   const added = rectangle(ground.x0, depth, ground.x1, to);
   const low = plan.room.stands === 'beside' ? 0 : floor.thickness;
   const side = (index: 1 | 3): readonly Part[] => {
-    if (!isWalled(wallOf(plan, index))) return [];
+    if (!isWalled(wallAt(plan, index))) return [];
     const line = index === 1 ? sideBetween([width, depth], [width, to]) : sideBetween([0, to], [0, depth]);
     const along: Stretch = [0, to - depth];
     const kind = {
@@ -94,7 +91,7 @@ const packed = ({ plan, packing, at: [, up] }: StandingShell, front: number | un
 const returned = (deep: StandingShell, other: StandingShell, end: 'left' | 'right', number: number, id: string): readonly Part[] => {
   const { plan } = deep;
   const by = other.at[2] - deep.at[2] - other.plan.sheets.wall.thickness;
-  const walls = isWalled(wallOf(plan, end === 'left' ? 3 : 1)) || !isWalled(wallOf(plan, 0)) || !isWalled(wallOf(other.plan, 0));
+  const walls = isWalled(wallAt(plan, end === 'left' ? 3 : 1)) || !isWalled(wallAt(plan, 0)) || !isWalled(wallAt(other.plan, 0));
   if (by < LEAST_FILL || walls) return [];
   const [width] = sizeOf(plan);
   const back = -(plan.thick[0] as number);
@@ -110,9 +107,11 @@ const closed = (one: StandingShell, next: StandingShell, gap: number, front: num
   const { plan, at } = one;
   const x0 = next.at[0] + extent(movedOut(next.plan.ring, next.plan.thick)).x0 - gap;
   const deeper = Math.max(at[2], next.at[2]);
-  const floor = plan.sheets.floor;
-  const level = at[1] + floor.thickness;
-  const back = isWalled(wallOf(plan, 0)) && isWalled(wallOf(next.plan, 0)) && at[2] === next.at[2];
+  // Of two floors the thinner one is gone on with: the strip lies between them.
+  const thinner = next.plan.sheets.floor.thickness < plan.sheets.floor.thickness ? next : one;
+  const floor = thinner.plan.sheets.floor;
+  const level = thinner.at[1] + floor.thickness;
+  const back = isWalled(wallAt(plan, 0)) && isWalled(wallAt(next.plan, 0)) && at[2] === next.at[2];
   const t = back ? plan.sheets.wall.thickness : 0;
   const line = sideBetween([x0, deeper], [x0 + gap, deeper]);
   const along: Stretch = [0, gap];
@@ -153,9 +152,9 @@ const seamStrip = (
 ): Result<readonly Part[], PieceProblem> => {
   const { plan, at } = one;
   const wide = stripWide(plan.strip, dollOf(room.seams, plan.means.scale));
-  const [face, other] = [faceOf(plan, wallOf(plan, 0)), faceOf(next.plan, wallOf(next.plan, 0))];
+  const [face, other] = [faceOf(plan, wallAt(plan, 0)), faceOf(next.plan, wallAt(next.plan, 0))];
   const apart =
-    isWalled(wallOf(plan, 1)) || isWalled(wallOf(next.plan, 3)) || !isWalled(wallOf(plan, 0)) || !isWalled(wallOf(next.plan, 0));
+    isWalled(wallAt(plan, 1)) || isWalled(wallAt(next.plan, 3)) || !isWalled(wallAt(plan, 0)) || !isWalled(wallAt(next.plan, 0));
   if (wide === 0 || apart || face !== other || at[2] !== next.at[2]) return ok([]);
   const problem = lack('a strip over the gap between two shells', wide, gap + 2 * LEAST);
   if (problem) return err(problem);
@@ -186,7 +185,7 @@ const CORNERS = (box: ReturnType<typeof extent>, y0: number, y1: number): readon
 /** Whether a shop's front, which stands out beyond its wall, is where two shells meet. */
 const between = (shells: readonly StandingShell[]): boolean =>
   shells.some(
-    ({ plan }, index) => (index > 0 && wallOf(plan, 3).kind === 'shop') || (index < shells.length - 1 && wallOf(plan, 1).kind === 'shop'),
+    ({ plan }, index) => (index > 0 && wallAt(plan, 3).kind === 'shop') || (index < shells.length - 1 && wallAt(plan, 1).kind === 'shop'),
   );
 
 /** Builds shells that are joined.

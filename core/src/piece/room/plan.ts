@@ -18,6 +18,11 @@ const WALLED: ReadonlySet<Wall['kind']> = new Set(['wall', 'removable', 'shop'])
 
 export const isWalled = ({ kind }: Wall): boolean => WALLED.has(kind);
 
+const NONE_THERE = newWall({ kind: 'open' });
+
+/** A wall of a plan by its number; open where a plan of its own has none. */
+export const wallAt = ({ walls }: Pick<RoomPlan, 'walls'>, index: number): Wall => walls[index] ?? NONE_THERE;
+
 export const sideBetween = (from: At, to: At): Side => {
   const [dx, dz] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dz);

@@ -2,7 +2,7 @@
 import type { Measure } from '../../measure/index.ts';
 import type { Means } from '../kit/means.ts';
 import { openedIn } from './holes.ts';
-import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf } from './plan.ts';
+import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf, wallAt } from './plan.ts';
 import { type Room, sideName } from './room.ts';
 import { faceOf } from './standing.ts';
 import { frontOf, type StandingShell, standTogether } from './together.ts';
@@ -61,7 +61,7 @@ const wireAlong = (plan: RoomPlan, wall: Wall, length: number): WireAlong | null
 };
 
 const sideOf = (plan: RoomPlan, shell: number, index: number, { from, to, length }: Side, named: string): PlanSide => {
-  const wall = plan.walls[index] as Wall;
+  const wall = wallAt(plan, index);
   const walled = isWalled(wall);
   const doors = walled ? doorsIn(wall, length, plan.doll) : [];
   return {
@@ -102,7 +102,7 @@ const fieldsOf = (shells: readonly StandingShell[]): readonly Field[] =>
     const [x, , z] = shell.at;
     const next = shells[index + 1];
     // Where both are open to each other the floor goes on over the gap that they leave.
-    const open = next && !isWalled(shell.plan.walls[1] as Wall) && !isWalled(next.plan.walls[3] as Wall);
+    const open = next && !isWalled(wallAt(shell.plan, 1)) && !isWalled(wallAt(next.plan, 3));
     return { shell, x0: x, x1: open ? next.at[0] : x + width, z0: z, z1: frontOf(shell, shells) ?? z + depth };
   });
 
@@ -182,7 +182,7 @@ const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' |
   ]);
   const walls = fields.slice(0, -1).flatMap(({ shell, x1, z0, z1 }, index): readonly PlanBetween[] => {
     const next = fields[index + 1] as Field;
-    const [mine, theirs] = [shell.plan.walls[1] as Wall, next.shell.plan.walls[3] as Wall];
+    const [mine, theirs] = [wallAt(shell.plan, 1), wallAt(next.shell.plan, 3)];
     if (!isWalled(mine) && !isWalled(theirs)) return [];
     const depthOf = (field: Field): number => field.shell.plan.ring[2]?.[1] ?? 0;
     const right = doorsIn(mine, depthOf(fields[index] as Field), shell.plan.doll).map(([a, b]) => [a, b] as const);

@@ -3,9 +3,8 @@
 import type { Vec3 } from '../../shape/index.ts';
 import { type Board, thicknessOf } from '../../stock/index.ts';
 import type { Means } from '../kit/means.ts';
-import { isWalled, movedOut, planOf, type RoomPlan, stripWide } from './plan.ts';
+import { isWalled, movedOut, planOf, type RoomPlan, stripWide, wallAt } from './plan.ts';
 import { asRoom, type Room } from './room.ts';
-import type { Wall } from './wall.ts';
 
 /** One of several layers that lift a floor. */
 export type Layer = { readonly board: string; readonly one: number };
@@ -66,7 +65,7 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
   const taken = (index: number): number => {
     const [one, next] = [first[index], first[index + 1]];
     const wide = one ? stripWide(one.strip, one.doll(room.seams)) : 0;
-    const open = one && next && !isWalled(one.walls[1] as Wall) && !isWalled(next.walls[3] as Wall);
+    const open = one && next && !isWalled(wallAt(one, 1)) && !isWalled(wallAt(next, 3));
     return open && wide > 0 ? Math.ceil(wide / 2) + 1 : 0;
   };
   let x = 0;
@@ -90,7 +89,7 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
 export const frontOf = ({ plan, at }: StandingShell, shells: readonly StandingShell[]): number | undefined => {
   const deepest = Math.max(...shells.map((each) => each.at[2] + depthOf(each.plan)));
   const mine = at[2] + depthOf(plan);
-  return filled(shells) && deepest - mine >= LEAST_FILL && !isWalled(plan.walls[2] as Wall) ? deepest : undefined;
+  return filled(shells) && deepest - mine >= LEAST_FILL && !isWalled(wallAt(plan, 2)) ? deepest : undefined;
 };
 
 const filled = ([first]: readonly StandingShell[]): boolean => first?.plan.room.fill ?? false;
