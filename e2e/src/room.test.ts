@@ -1,5 +1,5 @@
 // Rooms and who lives in them, on the very screens: a shell begun, its walls changed, things put in, moved by hand and by keys, taken out; dolls measured.
-import type { Page } from 'puppeteer-core';
+import type { KeyInput, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { getUp, sitDown, type Table } from './table.ts';
 
@@ -124,6 +124,137 @@ describe('a new room', () => {
     await h.type('Width, opening 1', '20 in');
     await h.see('[data-testid="plan"]');
     expect((await notes()).some((note) => note.startsWith('does-not-fit'))).toBe(false);
+  });
+});
+
+describe('a room joined of shells', () => {
+  const press = async (selector: string, key: KeyInput): Promise<void> => {
+    await page.$eval(selector, (each) => (each as SVGElement).focus());
+    await page.keyboard.press(key);
+  };
+  const labelOf = (selector: string): Promise<string> => page.$eval(selector, (each) => each.getAttribute('aria-label') ?? '');
+
+  it('says how its shells differ, and where joints are in sight; a strip over one is a touch away', async () => {
+    await h.go('/sets/night-ferry-hall/room/piece-22');
+    await h.see('[data-testid="differences"]');
+    await h.reads('[data-testid="differences"]', /5 mm of white foam board|0.5 cm of white foam board/);
+    expect(await page.$$eval('[data-testid="elevation"] [data-seam]', (list) => list.length)).toBeGreaterThan(3);
+    const seen = () => page.$$eval('[data-seam="seen"]', (list) => list.length);
+    const before = await seen();
+    await page.$eval('[data-finding="seam-in-sight"] button', (each) => (each as HTMLElement).click());
+    await wait((was) => document.querySelectorAll('[data-seam="seen"]').length < Number(was), String(before));
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await wait((was) => document.querySelectorAll('[data-seam="seen"]').length === Number(was), String(before));
+  });
+
+  it('its things are moved along a wall and up it by keys and by hand', async () => {
+    const thing = '[data-hung="piece-13"]';
+    const before = await labelOf(thing);
+    await press(thing, 'ArrowUp');
+    await wait((was) => document.querySelector('[data-hung="piece-13"]')?.getAttribute('aria-label') !== was, before);
+    expect(await labelOf(thing)).toMatch(/0.1 cm up/);
+    await press(thing, 'ArrowDown');
+    await wait((was) => document.querySelector('[data-hung="piece-13"]')?.getAttribute('aria-label') === was, before);
+    const { x, y } = await page.$eval(thing, (each) => {
+      each.scrollIntoView({ block: 'center' });
+      const box = each.getBoundingClientRect();
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    });
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x - 30, y - 20, { steps: 4 });
+    await page.mouse.up();
+    await wait((was) => document.querySelector('[data-hung="piece-13"]')?.getAttribute('aria-label') !== was, before);
+    await wait(
+      () => document.querySelector('[data-finding="hangs-free"], [data-finding="stands-outside"], [data-hung="piece-13"]') !== null,
+    );
+    expect(await labelOf(thing)).not.toMatch(/, 0 cm up/);
+  });
+
+  it('the doll is led about, and it is said where she does not fit', async () => {
+    const doll = '[data-testid="doll-on-plan"]';
+    const before = await labelOf(doll);
+    expect(before).not.toContain('does not fit');
+    await page.keyboard.down('Shift');
+    await press(doll, 'ArrowLeft');
+    await page.keyboard.up('Shift');
+    await wait((was) => document.querySelector('[data-testid="doll-on-plan"]')?.getAttribute('aria-label') !== was, before);
+    for (let step = 0; step < 60 && !(await labelOf(doll)).includes('does not fit'); step += 1) {
+      await page.keyboard.down('Shift');
+      await page.keyboard.press('ArrowUp');
+      await page.keyboard.up('Shift');
+    }
+    expect(await labelOf(doll)).toContain('does not fit');
+  });
+
+  it('a wall wears a paper of the set, chosen where it stands', async () => {
+    const picker = await page.$eval('::-p-xpath(//label[contains(., "wears")])', (each) => each.getAttribute('for') ?? '');
+    await page.select(`[id="${picker}"]`, 'blue');
+    await wait((id) => (document.getElementById(id) as HTMLSelectElement).value === 'blue', picker);
+  });
+
+  it('a shell comes off as a room by itself, and is joined again', async () => {
+    await page.$$eval('[data-testid="joining"] button', (list) =>
+      (list.find((each) => each.textContent === 'shell 2') as HTMLElement).click(),
+    );
+    await h.press('take shell 2 off, as a room by itself');
+    await wait(() => document.querySelectorAll('[data-testid="differences"] tbody tr').length === 2);
+    await h.reads('nav[aria-label="Rooms of this set"]', /Galley below deck, joined, shell 2/);
+    const rooms = await page.$$eval('[data-testid="joining"] select option', (list) =>
+      list.map((each) => [(each as HTMLOptionElement).value, each.textContent ?? '']),
+    );
+    const again = rooms.find(([, text]) => text?.includes('shell 2'))?.[0] ?? '';
+    await page.select('[data-testid="joining"] select', again);
+    await h.press('join');
+    await wait(() => document.querySelectorAll('[data-testid="differences"] tbody tr').length === 3);
+    expect(faults).toEqual([]);
+  });
+});
+
+describe('a plan of its own', () => {
+  it('begins as the rectangle; its walls are moved by keys and by hand, made as long as is typed, broken in two', async () => {
+    await h.go('/sets/potting-shed/room');
+    await h.see('[data-testid="plan"]');
+    await h.press('move its walls one by one');
+    await h.see('[data-testid="own-plan"]');
+    const long = () => page.$$eval('[data-testid="own-plan"] text', (list) => list.map((each) => each.textContent));
+    const before = await long();
+    await page.$eval('[data-testid="own-plan"]', (each) => (each as SVGElement).focus());
+    await page.keyboard.press('.');
+    await page.keyboard.press('ArrowRight');
+    await wait(
+      (was) => [...document.querySelectorAll('[data-testid="own-plan"] text')].map((each) => each.textContent).join() !== was,
+      before.join(),
+    );
+    const after = await long();
+    expect(after[0]).not.toBe(before[0]);
+    expect(after[1]).toBe(before[1]);
+    await h.press('break it in two');
+    await wait(() => document.querySelectorAll('[data-testid="own-plan"] [data-wall]').length === 5);
+    await h.type('Wall 2, long', '60 in');
+    await wait(() => [...document.querySelectorAll('[data-testid="own-plan"] text')].some((each) => each.textContent?.includes('60 in')));
+    expect(faults).toEqual([]);
+  });
+
+  it('a room is made as large as a paper or a board', async () => {
+    await h.go('/sets/harbour-post-office/room');
+    await h.see('[data-testid="plan"]');
+    await page.$eval('[data-group="as-wide"] summary', (each) => (each as HTMLElement).click());
+    await page
+      .$$eval('[data-group="as-wide"] select', (list) => list.map((each) => each.id))
+      .then(async ([side, sheet]) => {
+        await page.select(`[id="${side}"]`, 'height');
+        const short = await page.$eval(
+          `[id="${sheet}"]`,
+          (each) => [...(each as HTMLSelectElement).options].find(({ text }) => text === '20 × 30 in board, its short side')?.value ?? '',
+        );
+        await page.select(`[id="${sheet}"]`, short);
+      });
+    await h.press('make it 508 mm');
+    await wait(() => /508 mm high/.test(document.querySelector('[data-testid="elevation"]')?.getAttribute('aria-label') ?? ''));
+    expect(faults).toEqual([]);
   });
 });
 

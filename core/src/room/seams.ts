@@ -1,7 +1,7 @@
 // µm, doll size. Where the boards of a wall meet, as it is seen from inside, and what hides it: strips on the wall, and what stands or hangs before it.
 import { type Box, boxOf, type Part, upperOf } from '../assembly/index.ts';
 import { normalOf, type Point, toSpace } from '../shape/index.ts';
-import { type Elevation, elevationOf, seenAt } from './elevation.ts';
+import { type Elevation, elevationOf, seenAt, seenBy, viewOf } from './elevation.ts';
 import type { Standing } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
 
@@ -125,9 +125,15 @@ const bareOn = (space: RoomSpace, number: number): readonly Bare[] => {
   const side = space.sides[number] as RoomSpace['sides'][number];
   const { wall } = elevationOf(space, [], side);
   const boards = facing(wall, side.face);
-  const before = wall.map(boxOf).filter(({ min, max }) => max[2] > side.face + ONE && min[2] > side.face - ONE);
+  const length = lengthOf(side);
+  const view = viewOf(space, side);
+  // Strips of the walls beside it hide its corners too.
+  const before = seenBy(view, space.shell.parts)
+    .map(boxOf)
+    .filter(({ min, max }) => max[2] > side.face + ONE && min[2] > side.face - ONE && min[2] < side.face + BEFORE);
   return jointsOf(boards)
-    .filter((joint) => !joint.stands || (joint.at > ONE && joint.at < lengthOf(side) - ONE))
+    .map((joint): Joint => ({ ...joint, from: Math.max(0, joint.from), to: Math.min(joint.stands ? Infinity : length, joint.to) }))
+    .filter(({ stands, at, from, to }) => to - from > SHORT && (!stands || (at > ONE && at < length - ONE)))
     .map((joint): Bare => {
       const whole: readonly Stretch[] = [[joint.from, joint.to]];
       return {

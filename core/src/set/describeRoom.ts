@@ -17,6 +17,8 @@ type RoomFinding = Finding & {
     | 'legs-in-the-way';
 };
 
+const named = (wall: string): string => (/^wall \d/.test(wall) ? `W${wall.slice(1)}` : `The ${wall}`);
+
 /** The words of a finding about what stands in a room, sizes in the maker's units. */
 export const describeRoom = (finding: RoomFinding, units: Units): Described => {
   switch (finding.code) {
@@ -50,7 +52,7 @@ export const describeRoom = (finding: RoomFinding, units: Units): Described => {
     case 'seam-in-sight':
       return {
         title: 'A joint in sight',
-        reason: `The ${finding.wall} is joined ${showLength(finding.numbers.at, units)} ${finding.stands ? 'from its left end' : 'up from the floor'}, and ${showLength(finding.numbers.seen, units)} of the joint can be seen: nothing lies over it or stands before it.`,
+        reason: `${named(finding.wall)} is joined ${showLength(finding.numbers.at, units)} ${finding.stands ? 'from its left end' : 'up from the floor'}, and ${showLength(finding.numbers.seen, units)} of the joint can be seen: nothing lies over it or stands before it.`,
       };
     case 'floors-uneven':
       return {

@@ -1,6 +1,6 @@
 import { choice, type Field } from '../kit/field.ts';
 import { boardFields, count, dollSize, size } from '../kit/fields.ts';
-import { newBeams, newPanelling, newRail, type Room } from './room.ts';
+import { newBeams, newPanelling, newPictureRail, newRail, type Rail, type Room } from './room.ts';
 import { newBox, newLights, type OpeningForm, type Wall, type WallOpening } from './wall.ts';
 
 const rectangle = ((room: Room) => room.plan === 'rectangle') as (piece: never) => boolean;
@@ -9,6 +9,15 @@ const panelled = ((room: Room) => room.panelling !== null) as (piece: never) => 
 const beamed = ((room: Room) => room.plan === 'rectangle' && room.beams !== null) as (piece: never) => boolean;
 /** A shell of several has none itself. */
 const isJoined = ((room: Partial<Room>) => (room.shells?.length ?? 0) > 0) as (piece: never) => boolean;
+
+const railFields = (key: 'rail' | 'pictureRail', label: string, word: string, make: Rail): readonly Field[] => {
+  const when = ((room: Room) => room[key] !== null) as (piece: never) => boolean;
+  return [
+    { path: [key], label, group: 'fittings', kind: { kind: 'optional', make } },
+    { path: [key, 'up'], label: `${word}, from the floor`, group: 'fittings', kind: size(0, 5_000), when },
+    { path: [key, 'height'], label: `${word}, high`, group: 'fittings', kind: size(1, 1_000), when },
+  ];
+};
 
 /** What is decided about a room as a whole; its walls, and what is in them, have lists of their own. */
 export const ROOM_FIELDS: readonly Field[] = [
@@ -31,21 +40,8 @@ export const ROOM_FIELDS: readonly Field[] = [
   { path: ['cornice'], label: 'Cornice, high', group: 'fittings', kind: size(0, 1_000) },
   { path: ['cornerStrips'], label: 'Strips in the corners, wide', group: 'fittings', kind: size(0, 1_000) },
   { path: ['trims'], label: 'Strips at corners', group: 'fittings', kind: choice('mitred', 'butted') },
-  { path: ['rail'], label: 'A rail round the walls', group: 'fittings', kind: { kind: 'optional', make: newRail() } },
-  {
-    path: ['rail', 'up'],
-    label: 'The rail, from the floor',
-    group: 'fittings',
-    kind: size(0, 5_000),
-    when: ((room: Room) => room.rail !== null) as never,
-  },
-  {
-    path: ['rail', 'height'],
-    label: 'The rail, high',
-    group: 'fittings',
-    kind: size(1, 1_000),
-    when: ((room: Room) => room.rail !== null) as never,
-  },
+  ...railFields('rail', 'A rail round the walls', 'The rail', newRail()),
+  ...railFields('pictureRail', 'A picture rail higher up', 'The picture rail', newPictureRail()),
   { path: ['trimStick'], label: 'Strips are cut from sticks', group: 'fittings', kind: { kind: 'optional', make: 'craft stick' } },
   {
     path: ['trimStick'],

@@ -56,6 +56,8 @@ export type Room = Piecelike<'room', RoomRole> & {
   readonly ceiling: boolean;
   readonly skirting: Measure;
   readonly rail: Rail | null;
+  /** A second one higher up. */
+  readonly pictureRail: Rail | null;
   readonly cornice: Measure;
   readonly cornerStrips: Measure;
   readonly trims: 'mitred' | 'butted';
@@ -128,6 +130,7 @@ const shellFields = {
   ceiling: z.boolean().default(false),
   skirting: base.default(mm(0)),
   rail: railSchema.nullable().default(null),
+  pictureRail: railSchema.nullable().default(null),
   cornice: base.default(mm(0)),
   cornerStrips: base.default(mm(0)),
   trims: z.enum(['mitred', 'butted']).default('butted'),
@@ -159,6 +162,7 @@ export const roomSchema = z.strictObject({
 });
 
 export const newRail = (): Rail => railSchema.parse({});
+export const newPictureRail = (): Rail => railSchema.parse({ height: mm(40), up: mm(2_000) });
 export const newPanelling = (): Panelling => panellingSchema.parse({});
 export const newBeams = (): Beams => beamsSchema.parse({});
 

@@ -7,8 +7,9 @@ import type { Sheeting } from '../kit/means.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
 import { addWall, type Made } from './addWall.ts';
 import { beamProblem, beamsOf } from './beams.ts';
-import type { Opened } from './opened.ts';
+import { MARGIN, type Opened } from './opened.ts';
 import { type At, isWalled, movedOut, type RoomPlan, sidesOf, stripWide } from './plan.ts';
+import type { Rail } from './room.ts';
 import { battensOf, dividers, faceOf, partingClear, type Standing, standingWalls } from './standing.ts';
 import { type Seen, type TrimKind, trimsOf } from './trims.ts';
 import type { Wall } from './wall.ts';
@@ -66,14 +67,23 @@ const seenFrom = (
     ({ wall }: Standing, end: 'left' | 'right') =>
     (each: Along) =>
       wall.seen === end ? same(each) : ([depth - each.x1, depth - each.x0] as const);
-  const through = (divider: Standing): Standing => ({ ...divider, wall: { ...divider.wall, kind: 'wall', cavity: 0 as never } });
+  // A clear sheet without a frame lies on the side that a wall between is not seen from, and reaches beyond its opening there.
+  const through = (divider: Standing, end: 'left' | 'right'): Standing => ({
+    ...divider,
+    wall: { ...divider.wall, kind: 'wall', cavity: 0 as never },
+    opened: divider.opened.map((each) =>
+      divider.wall.seen !== end && each.border === 0 && each.opening.form === 'plain' && each.opening.glazed
+        ? { ...each, border: MARGIN }
+        : each,
+    ),
+  });
   const onRight = parting[cell];
   const onLeft = parting[cell - 1];
   return [
     of(back, `back-${cell}`, (each) => [each.x0 - x0, each.x1 - x0]),
-    onRight ? of(through(onRight), `right-${cell}`, from(onRight, 'left')) : of(right, `right-${cell}`, same),
+    onRight ? of(through(onRight, 'left'), `right-${cell}`, from(onRight, 'left')) : of(right, `right-${cell}`, same),
     of(front, `front-${cell}`, (each) => [each.x0 - (width - x1), each.x1 - (width - x1)]),
-    onLeft ? of(through(onLeft), `left-${cell}`, from(onLeft, 'right')) : of(left, `left-${cell}`, same),
+    onLeft ? of(through(onLeft, 'right'), `left-${cell}`, from(onLeft, 'right')) : of(left, `left-${cell}`, same),
   ];
 };
 
@@ -81,9 +91,12 @@ const seenFrom = (
 export const lyingStrips = ({ room, doll, tall, strip }: RoomPlan): readonly TrimKind[] => {
   const wide = (decided: number): number => stripWide(strip, decided);
   const [skirting, cornice] = [wide(doll(room.skirting)), wide(doll(room.cornice))];
+  const railOf = (rail: Rail | null, what: string, name: string): readonly TrimKind[] =>
+    rail ? [{ what, name, y0: doll(rail.up), y1: doll(rail.up) + wide(doll(rail.height)) }] : [];
   return [
     ...(skirting > 0 ? [{ what: 'skirting', name: 'skirting', y0: 0, y1: skirting }] : []),
-    ...(room.rail ? [{ what: 'rail', name: 'rail', y0: doll(room.rail.up), y1: doll(room.rail.up) + wide(doll(room.rail.height)) }] : []),
+    ...railOf(room.rail, 'rail', 'rail'),
+    ...railOf(room.pictureRail, 'picture-rail', 'picture rail'),
     ...(cornice > 0 ? [{ what: 'cornice', name: 'cornice', y0: tall - cornice, y1: tall }] : []),
   ];
 };
@@ -141,7 +154,9 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
   const t = sheets.wall.thickness;
   const wide = (decided: number): number => stripWide(plan.strip, decided);
   const [skirting, cornice, corner] = [wide(doll(room.skirting)), wide(doll(room.cornice)), wide(doll(room.cornerStrips))];
-  const rail = room.rail ? doll(room.rail.up) + wide(doll(room.rail.height)) : 0;
+  const strips = lyingStrips(plan);
+  const low = strips.find(({ what }) => what === 'rail');
+  const upper = strips.find(({ what }) => what === 'picture-rail');
   if (room.plan === 'own') {
     const simple = asSimple([ring]);
     const [first] = simple;
@@ -165,8 +180,10 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
       Math.max(8_000, room.cells > 1 ? 2 * (faces + t) : 0),
     ) ??
     lack('skirting and cornice over each other', plan.tall, skirting + cornice + 2_000) ??
-    (room.rail ? lack('the rail above the skirting', doll(room.rail.up), skirting) : undefined) ??
-    (room.rail ? lack('the rail below the cornice', plan.tall - cornice, rail) : undefined) ??
+    (low ? lack('the rail above the skirting', low.y0, skirting) : undefined) ??
+    (low ? lack('the rail below the cornice', plan.tall - cornice, low.y1) : undefined) ??
+    (upper ? lack('the picture rail above the other', upper.y0, low?.y1 ?? skirting) : undefined) ??
+    (upper ? lack('the picture rail below the cornice', plan.tall - cornice, upper.y1) : undefined) ??
     lack('strips in both corners of a wall', Math.min(least, ...plan.cells.map(({ x0, x1 }) => x1 - x0)), 2 * corner + 2 * faces + 2_000) ??
     (room.plan === 'own' ? undefined : beamProblem(plan)) ??
     (corner > 0 ? lack('strips in the corners', corner, 2 * plan.strip.thick) : undefined)

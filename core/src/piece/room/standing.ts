@@ -49,7 +49,7 @@ const battenProblem = (plan: RoomPlan, wall: Wall, length: number, ends: readonl
 const endsOf = (plan: RoomPlan, faces: readonly [number, number]): readonly [number, number] => {
   const strips = Math.max(
     stripWide(plan.strip, plan.doll(plan.room.cornerStrips)),
-    plan.doll(plan.room.skirting) === 0 && !plan.room.rail ? 0 : plan.strip.thick,
+    plan.doll(plan.room.skirting) === 0 && !plan.room.rail && !plan.room.pictureRail ? 0 : plan.strip.thick,
   );
   return [faces[0] + strips, faces[1] + strips];
 };

@@ -3,7 +3,7 @@ import { MOST_CORNERS, type Room } from '@parlor/core/piece';
 import { Minus, PenLine, Plus } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { useEdit, useUnits } from '../../state/index.ts';
-import { Button, SizeField } from '../../ui/index.ts';
+import { Button, mm, SizeField } from '../../ui/index.ts';
 import { asOwnPlan, wallBroken, wallGone, wallLong, wallOut, wallTo } from './shells.ts';
 
 type Props = { readonly room: Room; readonly scale: Scale; readonly side: number; readonly onSide: (side: number) => void };
@@ -51,7 +51,7 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
     const matrix = svg.current?.getScreenCTM();
     if (!matrix) return [0, 0];
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return [x, y];
+    return [x * 1000, y * 1000];
   };
   /** How far out of the room the pointer is from where it took the wall. */
   const outBy = (index: number, from: readonly [number, number], to: readonly [number, number]): number => {
@@ -77,7 +77,7 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
     <section aria-label="Its plan" className="mt-2 space-y-2">
       <svg
         ref={svg}
-        viewBox={`${x0 - border} ${z0 - border} ${x1 - x0 + 2 * border} ${z1 - z0 + 2 * border}`}
+        viewBox={`${mm(x0 - border)} ${mm(z0 - border)} ${mm(x1 - x0 + 2 * border)} ${mm(z1 - z0 + 2 * border)}`}
         className="w-full h-52 border border-tab rounded-soft touch-none"
         role="application"
         aria-label={`Outline of ${room.name}: full stop and comma go from wall to wall, arrows move it out and in`}
@@ -93,20 +93,20 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
         }}
         onPointerCancel={() => setHand(null)}
       >
-        <path d={`M${points.map(([x, z]) => `${x} ${z}`).join('L')}Z`} fill="var(--leaf)" stroke="none" />
+        <path d={`M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`} fill="var(--leaf)" stroke="none" />
         {points.map(([ax, az], index) => {
           const [bx, bz] = points[(index + 1) % count] as readonly [number, number];
           const open = room.walls[index]?.kind === 'open';
           const middle = [(ax + bx) / 2, (az + bz) / 2] as const;
           const long = Math.hypot(bx - ax, bz - az) || 1;
-          const [ox, oz] = [((bz - az) / long) * longer * 0.05, (-(bx - ax) / long) * longer * 0.05];
+          const [ox, oz] = [((bz - az) / long) * longer * 0.06, (-(bx - ax) / long) * longer * 0.06];
           return (
             <g key={index}>
               <line
-                x1={ax}
-                y1={az}
-                x2={bx}
-                y2={bz}
+                x1={mm(ax)}
+                y1={mm(az)}
+                x2={mm(bx)}
+                y2={mm(bz)}
                 stroke={wall === index ? 'var(--moss)' : 'var(--ink)'}
                 strokeWidth={open ? 2 : 6}
                 strokeDasharray={open ? '4 6' : undefined}
@@ -114,10 +114,10 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
                 vectorEffect="non-scaling-stroke"
               />
               <text
-                x={middle[0] + ox}
-                y={middle[1] + oz}
-                fontSize={longer * 0.045}
-                textAnchor="middle"
+                x={mm(middle[0] + ox * 0.7)}
+                y={mm(middle[1] + oz)}
+                fontSize={mm(longer) * 0.06}
+                textAnchor={Math.abs(ox) < Math.abs(oz) ? 'middle' : ox > 0 ? 'start' : 'end'}
                 dominantBaseline="central"
                 className="font-hand"
                 fill="var(--graphite)"
@@ -125,10 +125,10 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
                 {showLength(wallLong(points, index), units)}
               </text>
               <line
-                x1={ax}
-                y1={az}
-                x2={bx}
-                y2={bz}
+                x1={mm(ax)}
+                y1={mm(az)}
+                x2={mm(bx)}
+                y2={mm(bz)}
                 stroke="transparent"
                 strokeWidth="26"
                 vectorEffect="non-scaling-stroke"

@@ -4,7 +4,7 @@ import { footprintOf, lengthOf, type Placed, pointOn, type Standing, snapped } f
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { Drawn, drawnFrom } from '../../ui/index.ts';
+import { Drawn, drawnFrom, mm } from '../../ui/index.ts';
 import { movedTo, turnedBy } from './layouts.ts';
 import { gridOf, isFreeForHer } from './where.ts';
 
@@ -28,8 +28,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
-
-const mm = (um: number): number => um / 1000;
 
 /** The doll's way: squares that she comes to, as one path. */
 const wayPath = ({ way }: Arranged): string => {

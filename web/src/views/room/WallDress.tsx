@@ -6,6 +6,8 @@ import { Link, useParams } from 'react-router';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Picker } from '../../ui/index.ts';
 
+const named = (wall: string): string => (/^wall \d/.test(wall) ? `W${wall.slice(1)}` : `The ${wall}`);
+
 /** What one wall wears on the face that looks into the room, of the set's own papers and colours. */
 export const WallDress = ({ arranged, side }: { readonly arranged: Arranged; readonly side: RoomSide }) => {
   const { finishes } = useSet();
@@ -25,7 +27,7 @@ export const WallDress = ({ arranged, side }: { readonly arranged: Arranged; rea
     <div className="flex flex-wrap items-end gap-3">
       <div className="w-60">
         <Picker
-          label={`The ${side.name} wears`}
+          label={`${named(side.name)} wears`}
           value={worn ? (worn.finish ?? 'bare') : ''}
           options={[
             { value: '', label: 'what the room wears' },

@@ -3,7 +3,7 @@ import { elevationOf, lengthOf, type Placed, placeAt, type RoomSide, type SeenTh
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { Drawn, drawnFrom, Figure, opacityOf } from '../../ui/index.ts';
+import { Drawn, drawnFrom, Figure, mm, opacityOf } from '../../ui/index.ts';
 import { movedTo } from './layouts.ts';
 import { gridOf } from './where.ts';
 
@@ -26,8 +26,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 };
-
-const mm = (um: number): number => um / 1000;
 
 /** The box round what is seen of a thing. */
 const extentOf = ({ boxes }: SeenThing): { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number } => ({

@@ -111,15 +111,32 @@ export const Walls = ({ room: whole, shell, scale, wall: side, onWall: onSide }:
   const room = asRoom(whole, shell);
   const count = room.plan === 'own' ? room.points.length : 4;
   const wallOf = (index: number): Wall => room.walls[index] ?? newWall();
-  const change = (words: string, walls: Pick<Room, 'walls'> | Pick<Room, 'between'>): void =>
+  const change = (words: string, walls: Partial<Room>): void =>
     edit(`${words} of ${whole.name}`, { kind: 'change-piece', id: whole.id, change: shellChange(whole, shell, walls) });
   const put = (words: string, wall: Wall): void =>
     change(words, { walls: Array.from({ length: count }, (_, index) => (index === side ? wall : wallOf(index))) });
+  const before = (side + count - 1) % count;
   const sides = Array.from({ length: count }, (_, index) => ({ value: String(index), label: sideName(room, index) }));
   const dividers = room.plan === 'own' ? 0 : room.cells - 1;
   return (
     <section aria-label="Walls" className="mt-2">
       <Choice label="Wall" hideLabel value={String(side)} options={sides} onChange={(next) => onSide(Number(next))} />
+      {wallOf(side).kind !== 'open' && wallOf(before).kind !== 'open' && (
+        <Choice
+          label={`Where the ${sideName(room, before)} meets the ${sideName(room, side)}`}
+          value={room.corners[side] ?? 'mitred'}
+          options={[
+            { value: 'left', label: `the ${sideName(room, before)} runs over` },
+            { value: 'right', label: `the ${sideName(room, side)} runs over` },
+            { value: 'mitred', label: 'both are mitred' },
+          ]}
+          onChange={(corner) =>
+            change(`the corner of the ${sideName(room, before)} and the ${sideName(room, side)}`, {
+              corners: Array.from({ length: count }, (_, index) => (index === side ? corner : (room.corners[index] ?? 'mitred'))),
+            })
+          }
+        />
+      )}
       <WallFields key={side} wall={wallOf(side)} name={sideName(room, side)} scale={scale} onChange={put} />
       {Array.from({ length: dividers }, (_, index) => (
         <details key={index} className="mt-2">

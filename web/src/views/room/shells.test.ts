@@ -55,6 +55,9 @@ describe('walls of a plan of its own', () => {
     expect(wallLong(longer, 0)).toBe(5000);
     expect(wallLong(longer, 1)).toBe(3000);
     expect(wallLong(wallTo(SQUARE, 3, 2000), 3)).toBe(2000);
+    // Where the next one runs on in its line only the corner between them moves.
+    const broken = wallBroken({ ...room('l-room'), points: SQUARE }, 0).points as Room['points'];
+    expect(wallTo(broken, 0, 2500)).toEqual([[0, 0], [2500, 0], ...SQUARE.slice(1)]);
   });
 
   it('are broken in two and taken away, what is in the others with them', () => {

@@ -90,9 +90,15 @@ export const wallOut = (points: Points, index: number, by: number): Points => {
   return cornerTo(cornerTo(points, index, from), (index + 1) % count, to);
 };
 
-/** A wall made so long by moving the next one. */
-export const wallTo = (points: Points, index: number, length: number): Points =>
-  wallOut(points, (index + 1) % points.length, length - wallLong(points, index));
+/** A wall made so long: by moving the next one, or, where that runs on in its line, the corner between the two. */
+export const wallTo = (points: Points, index: number, length: number): Points => {
+  const next = (index + 1) % points.length;
+  const [a, b, c] = [around(points, index), around(points, next), around(points, next + 1)];
+  const long = wallLong(points, index);
+  const off = Math.abs((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]));
+  if (off > long * wallLong(points, next) * 0.05) return wallOut(points, next, length - long);
+  return cornerTo(points, next, [a[0] + ((b[0] - a[0]) / long) * length, a[1] + ((b[1] - a[1]) / long) * length]);
+};
 
 const inserted = <T>(list: readonly T[], at: number, item: T): readonly T[] => [...list.slice(0, at), item, ...list.slice(at)];
 
