@@ -1,12 +1,12 @@
-import { bodyOf, posed } from '@parlor/core/doll';
 import { showLength } from '@parlor/core/measure';
 import { footprintOf, lengthOf, type Placed, pointOn, type Standing, snapped } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
 import { Drawn, drawnFrom, mm } from '../../ui/index.ts';
+import { DollOnPlan } from './DollOnPlan.tsx';
 import { movedTo, turnedBy } from './layouts.ts';
-import { gridOf, isFreeForHer } from './where.ts';
+import { ARROWS, gridOf } from './where.ts';
 
 type Props = {
   readonly arranged: Arranged;
@@ -20,13 +20,6 @@ type Props = {
   /** Where the doll stands, and where she is put. */
   readonly dollAt: readonly [number, number];
   readonly onDoll: (at: readonly [number, number]) => void;
-};
-
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
 };
 
 /** The doll's way: squares that she comes to, as one path. */
@@ -61,7 +54,7 @@ const Above = ({ standing, arranged }: { readonly standing: Standing; readonly a
 /** The room from above: its walls to touch, its things to move, the way that the doll has among them. */
 export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut, dollAt: at, onDoll }: Props) => {
   const [led, setLed] = useState(false);
-  const { doll, pieces } = useSet();
+  const { pieces } = useSet();
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
   const [hand, setHand] = useState<{ readonly placed: Placed; readonly dx: number; readonly dz: number; readonly moved: boolean } | null>(
@@ -72,10 +65,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
   const room = Math.max(width, depth) * 0.1;
   const bad = new Set([...judged.clashes.flat(), ...judged.outside]);
   const path = useMemo(() => wayPath(arranged), [arranged]);
-  const body = useMemo(() => bodyOf(doll), [doll]);
-  const figure = useMemo(() => posed(body, 'above'), [body]);
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
-  const fits = isFreeForHer(arranged, at);
   // What lies higher is drawn later, and touched first.
   const drawn = useMemo(() => [...standing].sort((a, b) => a.body.whole.max[1] - b.body.whole.max[1]), [standing]);
   const markOf = (id: string): number | undefined => pieces.find((piece) => piece.id === id)?.mark;
@@ -217,38 +207,15 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
         </text>
         <text transform={`translate(${-mm(room) * 0.4} ${mm(depth) / 2}) rotate(-90)`}>{showLength(depth, units)}</text>
       </g>
-      <g
-        transform={`translate(${mm(at[0])} ${mm(at[1])})`}
-        className="cursor-grab outline-none group"
-        role="button"
-        tabIndex={0}
-        data-testid="doll-on-plan"
-        aria-label={`${doll.name || 'The doll'}, ${showLength(Math.round(at[0]), units)} from the left, ${showLength(Math.round(at[1]), units)} from the back${fits ? '' : ', where she does not fit'}; arrows lead her`}
-        onKeyDown={(event) => {
-          const arrow = ARROWS[event.key];
-          if (!arrow || event.ctrlKey || event.metaKey || event.altKey) return;
-          event.preventDefault();
-          const step = grid * (event.shiftKey ? 10 : 1);
-          onDoll([Math.min(width, Math.max(0, at[0] + arrow[0] * step)), Math.min(depth, Math.max(0, at[1] + arrow[1] * step))]);
-        }}
-        onPointerDown={(event) => {
-          event.stopPropagation();
+      <DollOnPlan
+        arranged={arranged}
+        at={at}
+        onLed={onDoll}
+        onTaken={(pointer) => {
           setLed(true);
-          svg.current?.setPointerCapture(event.pointerId);
+          svg.current?.setPointerCapture(pointer);
         }}
-      >
-        {figure.map((outline, index) => (
-          <path
-            key={index}
-            d={`M${outline.map(([x, y]) => `${mm(x)} ${-mm(y)}`).join('L')}Z`}
-            fill={fits ? 'var(--lilac)' : 'var(--blush)'}
-            stroke={fits ? 'var(--figure-line)' : 'var(--rose)'}
-            strokeWidth="1"
-            vectorEffect="non-scaling-stroke"
-            className="group-focus-visible:stroke-[var(--ink)] group-focus-visible:stroke-[3px]"
-          />
-        ))}
-      </g>
+      />
       {space.sides.map((wall, index) => {
         const { name, walled, doors } = wall;
         const at = (along: number): readonly [number, number] => {

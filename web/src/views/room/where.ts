@@ -2,6 +2,14 @@
 import { dollUm } from '@parlor/core/measure';
 import type { Arranged } from '@parlor/core/set';
 
+/** Which way the arrow keys go on the plan. */
+export const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
 /** A step of the rule: a millimetre, or a sixteenth of an inch. */
 export const gridOf = (unit: string): number => dollUm(unit === 'in' ? 25_400 / 16 : 1_000);
 
