@@ -95,6 +95,31 @@ describe('an arranged room', () => {
     await h.reads('[data-testid="verdict"]', /9 things/);
   });
 
+  it('a window is moved where it is seen, by keys and by hand, and put back', async () => {
+    const window = '[data-opening="0"]';
+    const label = (): Promise<string> => page.$eval(window, (each) => each.getAttribute('aria-label') ?? '');
+    const before = await label();
+    await page.$eval(window, (each) => (each as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
+    await wait((was) => document.querySelector('[data-opening="0"]')?.getAttribute('aria-label') !== was, before);
+    const { x, y } = await page.$eval(window, (each) => {
+      const box = each.getBoundingClientRect();
+      return { x: box.x + box.width / 2, y: box.y + box.height / 4 };
+    });
+    const after = await label();
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 14, y, { steps: 4 });
+    await page.mouse.up();
+    await wait((was) => document.querySelector('[data-opening="0"]')?.getAttribute('aria-label') !== was, after);
+    for (const _ of [0, 1]) {
+      await page.keyboard.down('Control');
+      await page.keyboard.press('z');
+      await page.keyboard.up('Control');
+    }
+    await wait((was) => document.querySelector('[data-opening="0"]')?.getAttribute('aria-label') === was, before);
+  });
+
   it('takes what is not yet in it', async () => {
     await page.select('select[id]', await page.$eval('select option', (each) => (each as HTMLOptionElement).value));
     await h.press('put it in');

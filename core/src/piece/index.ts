@@ -43,7 +43,7 @@ export {
   type Shell,
   sideName,
 } from './room/room.ts';
-export { type PlanBetween, type PlanOfRoom, type PlanSide, roomPlan } from './room/roomPlan.ts';
+export { type PlanBetween, type PlanOfRoom, type PlanOpening, type PlanSide, roomPlan } from './room/roomPlan.ts';
 export { packingFor, type StandingShell, standTogether } from './room/together.ts';
 export { viewSize } from './room/view.ts';
 export {

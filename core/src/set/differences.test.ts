@@ -226,6 +226,28 @@ describe('rooms and who lives in them, between two versions', () => {
     expect(words(measured)).toMatch(/measured on her 0 → 1/);
   });
 
+  it('of a room are told by what changed in it: its walls, its plan, its shells', () => {
+    const room = (over: object = {}): SetDocument => {
+      const read = readSet({ format: 'bashful-parlor-set', version: 1, pieces: [{ family: 'room', id: 'r', name: 'Hall', ...over }] });
+      if (!read.ok) throw new Error(JSON.stringify(read.error));
+      return read.value;
+    };
+    const told = (over: object): string => differences(room(), room(over)).map(describeDifference).join(' ');
+    expect(told({ walls: [{ kind: 'open' }, {}, { kind: 'open' }, {}] })).toMatch(/its walls/);
+    expect(told({ shells: [{ shell: {} }] })).toMatch(/joined shells 0 → 1/);
+    expect(
+      told({
+        plan: 'own',
+        points: [
+          [0, 0],
+          [900_000, 0],
+          [900_000, 900_000],
+        ],
+      }),
+    ).toMatch(/its plan/);
+    expect(told({ pictureRail: { up: '2 m', height: '40 mm' } })).toMatch(/a picture rail higher up/);
+  });
+
   it('are brought together each by itself', () => {
     const both = bringTogether(mine, theirs, (key) => (key.includes('layouts') ? 'mine' : 'theirs'));
     expect(both.layouts).toEqual([layout]);

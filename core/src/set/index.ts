@@ -17,6 +17,7 @@ export type { Finding, Mend } from './finding.ts';
 export { type Fit, fitOf, seatUnder } from './fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
+export { openingMoved } from './moveOpening.ts';
 export { drawingsOf, type MadeUp, makeUp, pagesOf, templatePages, type Wanted } from './pages.ts';
 export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
 export { paperPlans } from './paperPlans.ts';

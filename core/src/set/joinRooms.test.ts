@@ -7,6 +7,7 @@ import {
   derive,
   differencesOfShells,
   joinRooms,
+  openingMoved,
   readSet,
   type SetDocument,
   shellChange,
@@ -168,5 +169,58 @@ describe('rooms of a set', () => {
     expect(read.ok ? [] : read.error.map(({ path, message }) => [path, message])).toEqual([
       ['pieces[0].shells[0].shell.boards.floor', 'There is no board with the id “nowhere”.'],
     ]);
+  });
+});
+
+describe('an opening moved on its wall', () => {
+  const window = { form: 'plain', up: '850 mm', width: '600 mm', height: '600 mm', glazed: false };
+  const set = (over: object): SetDocument => {
+    const read = readSet({
+      format: 'bashful-parlor-set',
+      version: 1,
+      pieces: [
+        {
+          ...preset('three-walls'),
+          skirting: '0 mm',
+          id: 'room',
+          walls: [{ openings: [{ ...window, from: '900 mm', ...over }] }, {}, OPEN, {}],
+        },
+      ],
+    });
+    if (!read.ok) throw new Error(JSON.stringify(read.error));
+    return read.value;
+  };
+  const placeIn = (document: SetDocument) => arrangedIn(document, derive(document), 'room')?.space.sides[0]?.openings[0];
+
+  it.each([
+    ['from the left, a real size', {}],
+    ['from the right, a real size', { end: 'right' }],
+    ['a size of the doll’s', { from: { doll: '150 mm' }, up: { doll: '140 mm' } }],
+  ])('goes as far as the hand does: %s', (_, over) => {
+    const document = set(over);
+    const before = placeIn(document);
+    if (!before) throw new Error('no opening');
+    const room = roomOf(document, 'room');
+    const { document: after } = applyEdit(document, {
+      kind: 'change-piece',
+      id: 'room',
+      change: openingMoved(room, before, [12_000, -7_000], derive(document).scale),
+    });
+    const now = placeIn(after);
+    expect((now?.x0 ?? 0) - before.x0).toBeCloseTo(12_000, -1);
+    expect((now?.y0 ?? 0) - before.y0).toBeCloseTo(-7_000, -1);
+    const opening = roomOf(after, 'room').walls[0]?.openings[0];
+    expect(typeof opening?.from).toBe(typeof room.walls[0]?.openings[0]?.from);
+    expect(typeof opening?.up).toBe(typeof room.walls[0]?.openings[0]?.up);
+  });
+
+  it('a door stays on the floor, nothing goes below it, and what is not there changes nothing', () => {
+    const door = set({ form: 'door', height: '2032 mm', up: '0 mm' });
+    const room = roomOf(door, 'room');
+    const at = { shell: 0, wall: 0, index: 0 };
+    const { scale } = derive(door);
+    expect((openingMoved(room, at, [0, 9_000], scale) as Partial<Room>).walls?.[0]?.openings[0]?.up).toBe(0);
+    expect((openingMoved(roomOf(set({}), 'room'), at, [0, -900_000], scale) as Partial<Room>).walls?.[0]?.openings[0]?.up).toBe(0);
+    expect(openingMoved(room, { ...at, index: 3 }, [1, 1], scale)).toEqual({});
   });
 });

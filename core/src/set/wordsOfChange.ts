@@ -276,6 +276,13 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
   const dress = dequal(was.dress, is.dress) ? [] : ['what it wears'];
   const lists = [
     ...(was.family === 'round' && is.family === 'round' ? listChange('sections', was.sections, is.sections) : []),
+    ...(was.family === 'room' && is.family === 'room'
+      ? [
+          ...(dequal([was.walls, was.corners, was.between], [is.walls, is.corners, is.between]) ? [] : ['its walls']),
+          ...(dequal(was.points, is.points) ? [] : ['its plan']),
+          ...listChange('joined shells', was.shells, is.shells),
+        ]
+      : []),
     ...(was.family === 'stack' && is.family === 'stack'
       ? [...listChange('layers', was.layers, is.layers), ...(dequal(was.points, is.points) ? [] : ['the points of its outline'])]
       : []),

@@ -2,6 +2,7 @@
 import type { Measure } from '../../measure/index.ts';
 import type { Means } from '../kit/means.ts';
 import { openedIn } from './holes.ts';
+import type { Opened } from './opened.ts';
 import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf, wallAt } from './plan.ts';
 import { type Room, sideName } from './room.ts';
 import { faceOf } from './standing.ts';
@@ -19,6 +20,17 @@ const doorsIn = (wall: Wall, length: number, doll: (measure: Measure) => number)
     return form === 'door' || (LOW.has(form) && doll(up) === 0) ? [[x0, x0 + wide] as const] : [];
   });
 
+/** What is in a side, along it and up from the floor, and where it is decided: which shell, which wall of it, which of that wall's openings. */
+export type PlanOpening = {
+  readonly shell: number;
+  readonly wall: number;
+  readonly index: number;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+};
+
 /** A side of the room: from its left end to its right one as it is seen from inside. `of` is the shell and the wall of it that it is, none where it is
  *  only the step between shells that are not equally deep. */
 export type PlanSide = {
@@ -33,6 +45,7 @@ export type PlanSide = {
   /** How far in front of it its face stands: a second wall. */
   readonly face: number;
   readonly wire: WireAlong | null;
+  readonly openings: readonly PlanOpening[];
 };
 
 /** A wall that parts the room: the strip of the plan that it takes, and doors in it from its back end. */
@@ -55,15 +68,16 @@ export type PlanOfRoom = {
   readonly sides: readonly PlanSide[];
 };
 
-const wireAlong = (plan: RoomPlan, wall: Wall, length: number): WireAlong | null => {
+const openedAlong = (plan: RoomPlan, wall: Wall, length: number): readonly Opened[] => {
   const opened = openedIn(plan, wall, '', length, plan.clear, [0, 0]);
-  return wireOf(plan, wall, length, opened.ok ? opened.value : []);
+  return opened.ok ? opened.value : [];
 };
 
 const sideOf = (plan: RoomPlan, shell: number, index: number, { from, to, length }: Side, named: string): PlanSide => {
   const wall = wallAt(plan, index);
   const walled = isWalled(wall);
   const doors = walled ? doorsIn(wall, length, plan.doll) : [];
+  const opened = walled ? openedAlong(plan, wall, Math.round(length)) : [];
   return {
     name: named,
     from,
@@ -73,7 +87,9 @@ const sideOf = (plan: RoomPlan, shell: number, index: number, { from, to, length
     of: [shell, index],
     runs: [{ shell, wall: index, from: 0, to: Math.round(length) }],
     face: faceOf(plan, wall),
-    wire: walled ? wireAlong(plan, wall, Math.round(length)) : null,
+    wire: walled ? wireOf(plan, wall, Math.round(length), opened) : null,
+    openings:
+      wall.kind === 'shop' ? [] : opened.map(({ x0, x1, y0, y1 }, number) => ({ shell, wall: index, index: number, x0, x1, y0, y1 })),
   };
 };
 
@@ -121,6 +137,7 @@ const asOne = (last: PlanSide, side: PlanSide): PlanSide => {
     to: side.to,
     runs: [...last.runs, ...side.runs.map((run) => ({ ...run, from: run.from + by, to: run.to + by }))],
     doors: [...last.doors, ...side.doors.map(([a, b]) => [a + by, b + by] as const)],
+    openings: [...last.openings, ...side.openings.map((each) => ({ ...each, x0: each.x0 + by, x1: each.x1 + by }))],
     wire: last.wire ?? (side.wire && { ...side.wire, path: side.wire.path.map(([x, y]) => [x + by, y] as const) }),
   };
 };
@@ -141,7 +158,7 @@ const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' |
   const count = fields.length;
   const named = (word: string, index: number): string => `${word} ${index + 1}`;
   const step = (name: string, from: At, to: At, walled: boolean): readonly PlanSide[] =>
-    from[1] === to[1] ? [] : [{ name, from, to, walled, doors: [], of: null, runs: [], face: 0, wire: null }];
+    from[1] === to[1] ? [] : [{ name, from, to, walled, doors: [], of: null, runs: [], face: 0, wire: null, openings: [] }];
   /** Where the floor of one goes over into that of the next: along the deeper one's edge. */
   const seam = (index: number, end: 'z0' | 'z1'): number => {
     const [one, next] = [fields[index] as Field, fields[index + 1] as Field];
@@ -152,7 +169,7 @@ const joinedPlan = (shells: readonly StandingShell[]): Pick<PlanOfRoom, 'ring' |
     const { plan } = (fields[index] as Field).shell;
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
     const side = sideOf(plan, index, wall, sidesOf(plan.ring)[wall] as Side, name);
-    return { ...side, from, to, runs: [{ shell: index, wall, from: 0, to: length }], ...(length === 0 && { doors: [] }) };
+    return { ...side, from, to, runs: [{ shell: index, wall, from: 0, to: length }], ...(length === 0 && { doors: [], openings: [] }) };
   };
   const at = (index: number, end: 'z0' | 'z1'): number => (fields[index] as Field)[end];
   const edge = (index: number, end: 'z0' | 'z1'): number =>

@@ -5,7 +5,8 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { useSet, useUnits } from '../../state/index.ts';
 import { Drawn, drawnFrom, Figure, mm, opacityOf } from '../../ui/index.ts';
 import { movedTo } from './layouts.ts';
-import { gridOf } from './where.ts';
+import { OpeningsOnWall } from './OpeningsOnWall.tsx';
+import { gridOf, UP_THE_WALL } from './where.ts';
 
 /** Things further from the wall than this share of the room are only hinted at, and not moved here. */
 const FAR = 0.45;
@@ -18,13 +19,6 @@ type Props = {
   readonly onChoose: (piece: string | null) => void;
   readonly onHold: (placed: Placed | null) => void;
   readonly onPlace: (words: string, placed: Placed) => void;
-};
-
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
 };
 
 /** The box round what is seen of a thing. */
@@ -86,7 +80,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
     return { ...movedTo(placed, nx, nz), up: Math.max(0, Math.round(up)) as Placed['up'] };
   };
   const onKeyDown = (event: KeyboardEvent, placed: Placed): void => {
-    const arrow = ARROWS[event.key];
+    const arrow = UP_THE_WALL[event.key];
     if (!arrow || event.ctrlKey || event.metaKey || event.altKey) return;
     event.preventDefault();
     const step = grid * (event.shiftKey ? 10 : 1);
@@ -174,6 +168,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
           )}
         </g>
       )}
+      <OpeningsOnWall arranged={arranged} side={side} pointOf={pointOf} />
       {drawn.things.map(({ thing, drawings }) => (
         <g key={thing.piece} opacity={near(thing) ? 1 : 0.25} pointerEvents="none">
           <Drawn drawings={drawings} />

@@ -10,6 +10,14 @@ export const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 };
 
+/** Which way they go on a wall: to the right, and up. */
+export const UP_THE_WALL: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
 /** A step of the rule: a millimetre, or a sixteenth of an inch. */
 export const gridOf = (unit: string): number => dollUm(unit === 'in' ? 25_400 / 16 : 1_000);
 
