@@ -125,7 +125,11 @@ describe('papers of flat parts', () => {
     // Every other one at another scale, of another board.
     const number = PRESETS.findIndex((preset) => preset.key === key);
     const assembly = number % 2 === 0 ? assemblyOf(key, 6, 5) : assemblyOf(key, 12, 2.9);
-    if (assembly) expect(faultsOf(cover(assembly, WHOLE, finish({ turn: '6 mm' })), assembly, 11)).toEqual([]);
+    if (!assembly) return;
+    const covering = cover(assembly, WHOLE, finish({ turn: '6 mm' }));
+    expect(faultsOf(covering, assembly, 11)).toEqual([]);
+    // Nothing that is folded is cut off: every paper is cut out in one.
+    expect(covering.papers.filter((paper) => outlineOfPaper(paper).length !== 1)).toEqual([]);
   });
 
   it('fold round pieces with decisions made anew, wrapped and in strips', () => {
@@ -143,6 +147,30 @@ describe('papers of flat parts', () => {
       covered += 1;
     }
     expect(covered).toBeGreaterThan(10);
+  });
+
+  it.each([
+    ['arch-panel', 103, 'wrapped'],
+    ['heart-box', 101, 'wrapped'],
+    ['awning', 100, 'wrapped'],
+    ['chest', 101, 'strips'],
+    ['pedestal', 103, 'strips'],
+  ] as const)('hang together at their scores, whatever curve or corner cut them: %s, %i, %s', (key, seed, edges) => {
+    const scale = scaleFromRatio(6);
+    const number = PRESETS.findIndex((preset) => preset.key === key);
+    const built = buildPiece(randomPiece(number, seed), {
+      scale,
+      body: scale,
+      boards: [boardOfThickness(2_000 + ((seed * 977 + number * 331) % 4_000))],
+    });
+    if (!built.ok) throw new Error(JSON.stringify(built.error));
+    const { assembly } = built.value;
+    const covering = cover(assembly, WHOLE, finish({ edges, turn: '9 mm' }));
+    for (const paper of covering.papers) {
+      // Whoever folds it finds a score for every panel.
+      expect(folded(paper, covering.surfaces, assembly.parts)).toHaveLength(paper.panels.length);
+      expect(outlineOfPaper(paper)).toHaveLength(1);
+    }
   });
 
   const only = (assembly: Assembly, change: Partial<Record<keyof Finish, unknown>> = {}): readonly Paper[] => {

@@ -37,21 +37,30 @@ const distance = ([px, py]: Point, [ax, ay]: Point, [bx, by]: Point): number => 
   return Math.hypot(px - ax - share * dx, py - ay - share * dy);
 };
 
-/** Whether a panel has a side on a score. */
-const touches = ({ outline }: Region, [a, b]: readonly [Point, Point]): boolean =>
-  outline.some((point, index) => {
-    const next = outline[(index + 1) % outline.length] as Point;
-    const middle: Point = [(point[0] + next[0]) / 2, (point[1] + next[1]) / 2];
-    const along = Math.hypot(next[0] - point[0], next[1] - point[1]);
-    return along > 250 && distance(middle, a, b) < 5 && distance(point, a, b) < 5 && distance(next, a, b) < 5;
+/** What a tab's fold, the chord of a curve, lies off that curve by at the most. */
+const GIVE = 130;
+
+/** Whether a panel has a side on a score, or one that runs on beyond it. */
+const touches = ({ outline }: Region, [a, b]: readonly [Point, Point]): boolean => {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [wx, wy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  const seen = ([x, y]: Point): readonly [along: number, off: number] => [
+    (x - a[0]) * wx + (y - a[1]) * wy,
+    Math.abs((x - a[0]) * wy - (y - a[1]) * wx),
+  ];
+  return outline.some((point, index) => {
+    const [one, other] = [seen(point), seen(outline[(index + 1) % outline.length] as Point)];
+    const shared = Math.min(length, Math.max(one[0], other[0])) - Math.max(0, Math.min(one[0], other[0]));
+    return shared > 250 && one[1] < GIVE && other[1] < GIVE;
   });
+};
 
 /** Whether a score runs along a panel: a tab's fold is the chord of a curve, so this is asked with the paper's own give. */
 const runsAlong = ({ outline, holes }: Region, [a, b]: readonly [Point, Point]): boolean =>
   [0.25, 0.5, 0.75].every((share) => {
     const at: Point = [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share];
     return [outline, ...holes].some((ring) =>
-      ring.some((point, index) => distance(at, point, ring[(index + 1) % ring.length] as Point) < 130),
+      ring.some((point, index) => distance(at, point, ring[(index + 1) % ring.length] as Point) < GIVE),
     );
   });
 

@@ -1,5 +1,5 @@
 // µm, doll size. A paper as it is cut: flat panels that hang together at score lines, each of which comes to lie on a face.
-import { bounds, less, merged, type Point, type Rect, type Region } from '../shape/index.ts';
+import { bounds, less, merged, type Point, type Rect, type Region, signedArea } from '../shape/index.ts';
 import type { Wear } from './dress.ts';
 import { after, type Iso, inverse, movedRegion } from './iso.ts';
 
@@ -30,9 +30,6 @@ export type Paper = {
   /** The whole face that it is for, in the pattern's coordinates: what pictures are fitted to, and signs stand in the middle of. */
   readonly fit: Rect;
 };
-
-/** What is cut out: the outline of all panels together. Whole for every paper, save where a cut meets itself. */
-export const outlineOfPaper = ({ panels }: Paper): readonly Region[] => merged(panels.map(({ region }) => region));
 
 /** The rectangle round a paper. */
 export const sizeOfPaper = ({ panels }: Paper): Rect => {
@@ -73,6 +70,35 @@ const inside = ({ outline, holes }: Region, from: Point, along: Point): readonly
   }
   met.sort((a, b) => a - b);
   return Array.from({ length: met.length / 2 }, (_, pair) => [met[pair * 2] as number, met[pair * 2 + 1] as number] as const);
+};
+
+/** Panels that hang together at a score may end a hair before it: corners are rounded, and a tab's fold is the chord of a curve. */
+const HAIR = 140;
+
+/** Paper along a score where there is some on both sides of it, so that what is folded there is not cut off. */
+const bridgesOver = (regions: readonly Region[], [a, b]: Score): readonly Region[] => {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const way: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  const at = (along: number, off: number): Point => [a[0] + way[0] * along - way[1] * off, a[1] + way[1] * along + way[0] * off];
+  const beside = (off: number): readonly Stretch[] => regions.flatMap((region) => inside(region, at(0, off), way));
+  const other = beside(-HAIR);
+  return beside(HAIR).flatMap(([from, to]) =>
+    other.flatMap(([start, end]): readonly Region[] => {
+      const [first, last] = [Math.max(from, start, 0), Math.min(to, end, length)];
+      const margin = Math.min(HAIR, (last - first) / 4);
+      const [low, high] = [first + margin, last - margin];
+      if (high - low < TOUCH) return [];
+      const ring = [at(low, -HAIR), at(high, -HAIR), at(high, HAIR), at(low, HAIR)].map(([x, y]): Point => [Math.round(x), Math.round(y)]);
+      return [{ outline: signedArea(ring) < 0 ? ring.reverse() : ring, holes: [] }];
+    }),
+  );
+};
+
+/** What is cut out: the outline of all panels together, whole for every paper, save where a cut meets itself. */
+export const outlineOfPaper = ({ panels, scores }: Paper): readonly Region[] => {
+  const regions = panels.map(({ region }) => region);
+  const outlines = merged(regions);
+  return outlines.length < 2 ? outlines : merged([...regions, ...scores.flatMap((score) => bridgesOver(regions, score))]);
 };
 
 /** Where along a line, from its beginning, regions reach it on its one side: sorted stretches without those too short to fold. */

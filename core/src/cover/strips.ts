@@ -75,14 +75,20 @@ const chained = (stretches: readonly Stretch[], follows: (one: Placed) => Placed
   return chains;
 };
 
-/** Two stretches hang together when both are there at a common height of their corner. */
-const meetAtCorner = (one: Stretch, other: Stretch): boolean => {
+/** The heights at which two stretches both reach the corner between them: where they hang together, and where that is scored. */
+const cornerOf = (one: Stretch, other: Stretch): readonly [low: number, high: number] => {
   const [a, b] = [one, other].map(({ region }, index) => {
     const edgeX = index === 0 ? one.to : other.from;
     const heights = region.outline.filter(([x]) => Math.abs(x - edgeX) <= 1).map(([, y]) => y);
     return [Math.min(...heights), Math.max(...heights)] as const;
   }) as [readonly [number, number], readonly [number, number]];
-  return Math.min(a[1], b[1]) - Math.max(a[0], b[0]) > 300;
+  return [Math.max(a[0], b[0]), Math.min(a[1], b[1])];
+};
+
+/** Two stretches hang together when both are there at a common height of their corner. */
+const meetAtCorner = (one: Stretch, other: Stretch): boolean => {
+  const [low, high] = cornerOf(one, other);
+  return high - low > 300;
 };
 
 /** The strips of a part's edges.
@@ -98,15 +104,18 @@ export const stripsOf = (
     let x = 0;
     const panels: Panel[] = [];
     const scores: Score[] = [];
-    for (const { edge, from, to, region } of chain) {
+    for (const [index, stretch] of chain.entries()) {
+      const { edge, from, to, region } = stretch;
       const place: Iso = { cos: 1, sin: 0, dx: from - x, dy: 0 };
       const outline = region.outline.map(([px, py]) => [px - from + x, py] as const);
-      const { y0, y1 } = bounds(outline);
-      if (panels.length > 0)
+      const before = chain[index - 1];
+      if (before) {
+        const [low, high] = cornerOf(before, stretch);
         scores.push([
-          [x, y0],
-          [x, y1],
+          [x, low],
+          [x, high],
         ]);
+      }
       panels.push({ kind: 'strip', surface: edge.index, region: { outline, holes: [] }, place });
       x += to - from;
     }

@@ -132,9 +132,10 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
     from: Point,
     side: Side,
     length: number,
+    uncut = isWhole(on.surface),
   ): readonly Region[] => {
     const flat = shapes.map((shape) => onPaper(place, shape));
-    const hanging = hangingOn(flat, taken(side.chunk), isWhole(on.surface), from, side.way, length, side.out);
+    const hanging = hangingOn(flat, taken(side.chunk), uncut, from, side.way, length, side.out);
     const kept = hanging.filter((each) => areaOf([each]) > LEAST_FOLD * LEAST_FOLD);
     for (const each of kept) {
       panels.push({ kind, surface: on.index, region: each, place });
@@ -163,8 +164,11 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
       const cutA = from < 1 && side.turnA > 0 ? mitre(deep, Math.PI - side.turnA) : 0;
       const cutB = to > side.length - 1 && side.turnB > 0 ? mitre(deep, Math.PI - side.turnB) : 0;
       const ring = flapRing(from, to, deep, cutA, cutB).map(([along, down]) => moveBy(place, at(along, thickness + down)));
-      const shapes = showing(counterClockwise(rounded(ring)), other.surface).flatMap((shape) => (isRect ? [shape] : less(shape, turnedIn)));
-      const kept = put('turn-in', other, shapes, place, at(from, thickness), side, to - from);
+      const shown = showing(counterClockwise(rounded(ring)), other.surface);
+      // What another turn-in has taken is cut off, and what is left need not hang on its fold.
+      const shapes = shown.flatMap((shape) => (isRect ? [shape] : less(shape, turnedIn)));
+      const uncut = isWhole(other.surface) && shapes.length === 1 && shapes[0] === shown[0];
+      const kept = put('turn-in', other, shapes, place, at(from, thickness), side, to - from, uncut);
       turnedIn.push(...kept.map((each) => movedRegion(place, each)));
     }
   };
