@@ -155,7 +155,10 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
     const base = at(0, thickness);
     // Just inside the flap's far side.
     const far = reaches(flap, base, side.way, side.length, [-side.out[0], -side.out[1]]);
-    const reach = flap.length === 1 && flap[0]?.outline.length === 4 && wholeFace ? [[start, end] as const] : far;
+    const [only] = flap;
+    const farSide = ([x, y]: Point): boolean => (x - side.a[0]) * side.out[0] + (y - side.a[1]) * side.out[1] > thickness - 3;
+    const isUncut = flap.length === 1 && only?.outline.length === 4 && only.outline.filter(farSide).length === 2;
+    const reach = isUncut && wholeFace ? [[start, end] as const] : far;
     // On the face behind x is mirrored, so that a fold runs from b to a there.
     const behind = ([x, y]: Point): Point => [-x, y];
     const place = bringing(base, side.way, behind(side.a), [-side.way[0], side.way[1]]);
