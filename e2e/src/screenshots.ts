@@ -42,6 +42,7 @@ const SHOTS = [
     after: '[role="dialog"] [data-swatch="marble"]',
   },
   { name: 'room', path: '/sets/harbour-post-office/room', ready: '[data-testid="plan"] [data-placed]' },
+  { name: 'joined', path: '/sets/night-ferry-hall/room/piece-22', ready: '[data-testid="differences"]' },
   { name: 'cutting', path: '/sets/harbour-post-office/cutting', ready: '[data-board="white"] svg title' },
   {
     name: 'printing',
