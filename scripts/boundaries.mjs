@@ -9,6 +9,7 @@ const CORE = [
   'kit',
   'measure',
   'shape',
+  'net',
   'stock',
   'doll',
   'assembly',

@@ -4,6 +4,7 @@ import {
   add,
   cornersOfTriangles,
   cross,
+  directionTurned,
   dot,
   isConvex,
   minus,
@@ -14,6 +15,7 @@ import {
   regionArea,
   ringArea,
   scaled,
+  type Turn,
   toSpace,
   type Vec3,
 } from '../shape/index.ts';
@@ -211,25 +213,6 @@ export const meets = (a: Convex, b: Convex, way: Vec3 = [0, 0, 0], far = 0): boo
   }
   return true;
 };
-
-/** A turn about an axis through `at`, as the rows of its matrix. */
-export type Turn = { readonly at: Vec3; readonly rows: readonly [Vec3, Vec3, Vec3] };
-
-/** The turn by an angle (right-handed, radians) about an axis through a point along a unit vector: Rodrigues' rotation. */
-export const turnAbout = (at: Vec3, [kx, ky, kz]: Vec3, angle: number): Turn => {
-  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
-  const rest = 1 - cos;
-  return {
-    at,
-    rows: [
-      [cos + kx * kx * rest, kx * ky * rest - kz * sin, kx * kz * rest + ky * sin],
-      [ky * kx * rest + kz * sin, cos + ky * ky * rest, ky * kz * rest - kx * sin],
-      [kz * kx * rest - ky * sin, kz * ky * rest + kx * sin, cos + kz * kz * rest],
-    ],
-  };
-};
-
-const directionTurned = ({ rows: [r0, r1, r2] }: Turn, vector: Vec3): Vec3 => [dot(r0, vector), dot(r1, vector), dot(r2, vector)];
 
 /** A box that what is in a box surely stays in when it is turned: half the box's size goes with the absolute values of the matrix. */
 export const boxTurned = ({ at, rows }: Turn, { min, max }: Box): Box => {

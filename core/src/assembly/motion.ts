@@ -1,6 +1,6 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { scaled, type Vec3 } from '../shape/index.ts';
-import { boxTurned, type Convex, convexOf, meets, TOUCH, turnAbout, turned } from './convex.ts';
+import { scaled, turnAbout, type Vec3 } from '../shape/index.ts';
+import { boxTurned, type Convex, convexOf, meets, TOUCH, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
 import { around, axisOf, type Box, type Boxed, boxOf, type Part, plainly } from './part.ts';
 

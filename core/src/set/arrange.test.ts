@@ -1,38 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { PRESETS } from '../piece/index.ts';
-import { applyEdit, arrangedIn, derive, describeFinding, readSet, type SetDocument } from './index.ts';
+import { applyEdit, arrangedIn, derive, describeFinding, type SetDocument } from './index.ts';
+import { roomSet, type Thing } from './roomSet.testing.ts';
 
-const preset = (key: string): object => PRESETS.find((each) => each.key === key)?.piece ?? {};
-
-type Thing = { readonly key: string; readonly x: number; readonly z: number; readonly up?: number; readonly turn?: number };
-
-const setWith = (room: object, things: readonly Thing[]): SetDocument => {
-  const read = readSet({
-    format: 'bashful-parlor-set',
-    version: 1,
-    doll: { name: 'Marisol', height: '290 mm' },
-    boards: [{ id: 'white', measured: '4.8 mm', sheets: ['A1'] }],
-    pieces: [
-      { ...preset('three-walls'), skirting: '0 mm', walls: [{}, {}, { kind: 'open' }, {}], ...room, id: 'room' },
-      ...things.map(({ key }, index) => ({ ...preset(key), id: `${key}-${index}` })),
-    ],
-    layouts: [
-      {
-        id: 'a',
-        room: 'room',
-        placed: things.map(({ key, x, z, up = 0, turn = 0 }, index) => ({
-          piece: `${key}-${index}`,
-          x: `${x} mm`,
-          z: `${z} mm`,
-          up: `${up} mm`,
-          turn,
-        })),
-      },
-    ],
-  });
-  if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return read.value;
-};
+const setWith = (room: object, things: readonly Thing[]): SetDocument => roomSet(things, room);
 
 const notesOf = (document: SetDocument): readonly string[] =>
   arrangedIn(document, derive(document), 'room')?.findings.map((finding) => {

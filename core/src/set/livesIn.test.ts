@@ -1,49 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { PRESETS } from '../piece/index.ts';
-import { applyEdit, arrangedIn, derive, describeFinding, describeMend, type Finding, readSet, type SetDocument } from './index.ts';
-
-const preset = (key: string): object => PRESETS.find((each) => each.key === key)?.piece ?? {};
-
-type Thing = {
-  readonly key: string;
-  readonly x: number;
-  readonly z: number;
-  readonly up?: number;
-  readonly turn?: number;
-  readonly over?: object;
-};
-
-const setWith = (things: readonly Thing[], room: object = {}, doll: object = {}, boards: object = {}): SetDocument => {
-  const read = readSet({
-    format: 'bashful-parlor-set',
-    version: 1,
-    doll: { name: 'Marisol', height: '290 mm', ...doll },
-    boards: [
-      { id: 'white', measured: '4.8 mm', sheets: ['A1'], ...boards },
-      { id: 'odd', measured: '6.5 mm', sheets: ['A1'] },
-    ],
-    cutting: { splice: 'join' },
-    pieces: [
-      { ...preset('three-walls'), skirting: '0 mm', walls: [{}, {}, { kind: 'open' }, {}], ...room, id: 'room' },
-      ...things.map(({ key, over = {} }, index) => ({ ...preset(key), ...over, id: `${key}-${index}` })),
-    ],
-    layouts: [
-      {
-        id: 'a',
-        room: 'room',
-        placed: things.map(({ key, x, z, up = 0, turn = 0 }, index) => ({
-          piece: `${key}-${index}`,
-          x: `${x} mm`,
-          z: `${z} mm`,
-          up: `${up} mm`,
-          turn,
-        })),
-      },
-    ],
-  });
-  if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return read.value;
-};
+import { applyEdit, arrangedIn, derive, describeFinding, describeMend, type Finding, type SetDocument } from './index.ts';
+import { roomSet, type Thing } from './roomSet.testing.ts';
 
 const findingsIn = (document: SetDocument, code: Finding['code']): readonly Finding[] =>
   arrangedIn(document, derive(document), 'room')?.findings.filter((finding) => finding.code === code) ?? [];
@@ -60,19 +17,19 @@ const mended = (document: SetDocument, finding: Finding | undefined): SetDocumen
 describe('what hangs where she uses it', () => {
   it('a mirror shows her face: too low and too high are said, and mended by hanging it otherwise', () => {
     // Eyes at 0.936 and chin at 0.870 of 290 mm: 271 and 252 mm (Drillis & Contini shares).
-    const low = setWith([{ key: 'mirror', x: 250, z: 3, up: 60, over: { height: { doll: '120 mm' } } }]);
+    const low = roomSet([{ key: 'mirror', x: 250, z: 3, up: 60, over: { height: { doll: '120 mm' } } }]);
     const [finding] = findingsIn(low, 'does-not-suit');
     expect(finding).toMatchObject({ rule: 'mirrorTop', off: 'low', severity: 'warning', numbers: { value: 180_000 } });
     expect(said(low, finding as Finding)).toContain('the eyes');
     expect(findingsIn(mended(low, finding), 'does-not-suit')).toEqual([]);
-    const high = setWith([{ key: 'mirror', x: 250, z: 3, up: 280, over: { height: { doll: '60 mm' } } }]);
+    const high = roomSet([{ key: 'mirror', x: 250, z: 3, up: 280, over: { height: { doll: '60 mm' } } }]);
     expect(findingsIn(high, 'does-not-suit')).toMatchObject([{ rule: 'mirrorLow', off: 'high' }]);
     // A picture is hung as one likes.
-    expect(findingsIn(setWith([{ key: 'picture-frame', x: 250, z: 3, up: 60 }]), 'does-not-suit')).toEqual([]);
+    expect(findingsIn(roomSet([{ key: 'picture-frame', x: 250, z: 3, up: 60 }]), 'does-not-suit')).toEqual([]);
   });
 
   it('hooks hang as high as a coat is long, and no higher than she reaches; nothing is said of what stands on the floor', () => {
-    const at = (up: number) => setWith([{ key: 'peg-rail', x: 250, z: 10, up }]);
+    const at = (up: number) => roomSet([{ key: 'peg-rail', x: 250, z: 10, up }]);
     expect(findingsIn(at(100), 'does-not-suit')).toMatchObject([{ rule: 'hooks', off: 'low' }]);
     expect(findingsIn(at(270), 'does-not-suit')).toEqual([]);
     expect(findingsIn(at(360), 'does-not-suit')).toMatchObject([{ rule: 'hooks', off: 'high' }]);
@@ -81,7 +38,7 @@ describe('what hangs where she uses it', () => {
   });
 
   it('a shelf that hangs over her reach', () => {
-    expect(findingsIn(setWith([{ key: 'bracket-shelf', x: 250, z: 20, up: 370 }]), 'does-not-suit')).toMatchObject([
+    expect(findingsIn(roomSet([{ key: 'bracket-shelf', x: 250, z: 20, up: 370 }]), 'does-not-suit')).toMatchObject([
       { rule: 'reach', off: 'high' },
     ]);
   });
@@ -91,7 +48,7 @@ describe('ways and legs', () => {
   it('a way as wide as her shoulders but no wider is squeezed through; a wider one is walked', () => {
     // Shoulders 0.259 of 290 mm: 75 mm; she would like 1.3 of that: 98 mm.
     const gap = (wide: number) =>
-      setWith(
+      roomSet(
         [
           { key: 'bookcase', x: 90, z: 30 },
           {
@@ -112,7 +69,7 @@ describe('ways and legs', () => {
 
   it('legs that do not bend need their room before a seat; legs that bend do not', () => {
     const room = (z: number, knees: boolean) =>
-      setWith(
+      roomSet(
         [
           { key: 'side-chair', x: 150, z: 60 },
           { key: 'box', x: 150, z, over: { width: { doll: '80 mm' }, depth: { doll: '40 mm' }, height: { doll: '120 mm' } } },
@@ -128,7 +85,7 @@ describe('ways and legs', () => {
     expect(findingsIn(room(160, true), 'legs-in-the-way')).toEqual([]);
     expect(findingsIn(room(330, false), 'legs-in-the-way')).toEqual([]);
     // Turned to a wall it is the wall.
-    const turned = setWith([{ key: 'side-chair', x: 440, z: 200, turn: 90 }], {}, { bends: { knees: false, hips: true, elbows: true } });
+    const turned = roomSet([{ key: 'side-chair', x: 440, z: 200, turn: 90 }], {}, { bends: { knees: false, hips: true, elbows: true } });
     expect(findingsIn(turned, 'legs-in-the-way')).toMatchObject([{ by: '' }]);
     expect(said(turned, findingsIn(turned, 'legs-in-the-way')[0] as Finding)).toContain('the wall');
   });
@@ -137,7 +94,7 @@ describe('ways and legs', () => {
 describe('joints of walls', () => {
   /** A back wall of 700 mm from sheets of A3: joined once. */
   const long = (things: readonly Thing[] = [], back: object = {}, over: object = {}) =>
-    setWith(
+    roomSet(
       things,
       {
         width: { doll: '700 mm' },
@@ -220,7 +177,7 @@ describe('joints of walls', () => {
   });
 
   it('floors that no boards bring to one level are told', () => {
-    const document = setWith(
+    const document = roomSet(
       [],
       {
         walls: [{}, { kind: 'open' }, { kind: 'open' }, {}],

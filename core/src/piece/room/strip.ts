@@ -6,6 +6,9 @@ import { poseOn, type Side, type StripStock } from './plan.ts';
 
 export type Stretch = readonly [number, number];
 
+/** What is in a wall, along it and up from its floor, and how wide the frame round it is. */
+export type InWall = { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number; readonly border: number };
+
 /** A stretch less others. */
 export const lessStretches = (whole: Stretch, others: readonly Stretch[]): readonly Stretch[] =>
   [...others]

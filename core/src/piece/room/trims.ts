@@ -1,7 +1,7 @@
 // µm, doll size. Strips that run round a room on its walls: skirting, rails, cornices, strips in the corners.
 import type { Part } from '../../assembly/index.ts';
 import { type At, cornerOut, movedOut, type Side, type StripStock, sidesOf, turnOf } from './plan.ts';
-import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
+import { type InWall, LEAST, lessStretches, type Stretch, strip } from './strip.ts';
 import { type Upright, uprightsOn } from './uprights.ts';
 
 /** A wall as it is seen from inside one room: what is in it, by where it lies along its clear side. */
@@ -10,13 +10,7 @@ export type Seen = {
   readonly walled: boolean;
   /** How far in front of the clear side its face stands: a second wall. */
   readonly face: number;
-  readonly opened: readonly {
-    readonly x0: number;
-    readonly x1: number;
-    readonly y0: number;
-    readonly y1: number;
-    readonly border: number;
-  }[];
+  readonly opened: readonly InWall[];
   /** Strips that stand on it, from where to where along its clear side. */
   readonly battens: readonly Stretch[];
   /** What is kept free of uprights at its ends. */

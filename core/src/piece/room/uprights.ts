@@ -3,7 +3,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { STICKS } from '../../stock/index.ts';
 import type { Side, StripStock } from './plan.ts';
-import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
+import { type InWall, LEAST, lessStretches, type Stretch, strip } from './strip.ts';
 
 /** Panelling up to a height: strips or panels about so far from one another; strips, and the gaps round panels, are so wide. */
 export type Panels = { readonly form: 'battens' | 'panels'; readonly up: number; readonly apart: number; readonly width: number };
@@ -13,13 +13,7 @@ type OnWall = {
   readonly side: Side;
   /** What of the wall is clear between its corners. */
   readonly within: Stretch;
-  readonly opened: readonly {
-    readonly x0: number;
-    readonly x1: number;
-    readonly y0: number;
-    readonly y1: number;
-    readonly border: number;
-  }[];
+  readonly opened: readonly InWall[];
   readonly battens: readonly Stretch[];
   /** Heights at which strips run along it. */
   readonly lying: readonly Stretch[];
@@ -41,7 +35,7 @@ const zonesOf = ({ within, opened, battens, lying, from }: OnWall, { up }: Panel
   const blocked = opened.filter(({ y0, y1, border }) => y0 - border < y[1] && y1 + border > y[0]);
   // Frames that are round reach a hair further than they are wide.
   const play = (border: number): number => border + (border > 0 ? HAIR : 0);
-  const wide = ({ x0, x1, border }: OnWall['opened'][number]): Stretch => [x0 - play(border), x1 + play(border)];
+  const wide = ({ x0, x1, border }: InWall): Stretch => [x0 - play(border), x1 + play(border)];
   const isBatten = (x: number, end: 0 | 1): boolean => battens.some((batten) => batten[end === 0 ? 1 : 0] === x);
   const beside = lessStretches(within, [...blocked.map(wide), ...battens]).map(
     (x): Zone => ({ x, y, ends: [!isBatten(x[0], 0), !isBatten(x[1], 1)] }),
