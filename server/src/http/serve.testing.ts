@@ -68,6 +68,8 @@ export const serve = async ({
   const app = createApp({ store, webRoot, log: (entry) => log.push(entry), door, answersTo, clock });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((ready) => server.once('listening', ready));
+  // On a machine that is busy for seconds a connection kept for the next request must not be dropped just when that is sent.
+  server.keepAliveTimeout = 60_000;
   const { port } = server.address() as AddressInfo;
   const base = `http://127.0.0.1:${port}`;
   const ask: Served['ask'] = async (method, path, body, headers = {}) => {
