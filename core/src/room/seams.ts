@@ -24,7 +24,7 @@ export type Seam = {
 
 /** Edges nearer to each other than this are one joint. */
 const ONE = 3;
-/** Joints shorter than this are none. */
+/** Joints shorter than this are none, nor is what is left of one between what hides it. */
 const SHORT = 2_000;
 /** What begins nearer to the wall than this hides what is behind it. Common practice, no source. */
 const BEFORE = 60_000;
@@ -171,7 +171,10 @@ export const seamsOf = (space: RoomSpace, standing: readonly Standing[]): readon
         boxes.filter(({ min }) => min[2] < face + BEFORE),
       ),
     }));
-    const open = hiding.flatMap(({ over }) => over).reduce(less, bare);
+    const open = hiding
+      .flatMap(({ over }) => over)
+      .reduce(less, bare)
+      .filter(([from, to]) => to - from > SHORT);
     return {
       ...joint,
       open,
