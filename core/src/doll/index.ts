@@ -11,6 +11,7 @@ export {
   scaleOf,
 } from './doll.ts';
 export { BODY, figureOutline } from './figure.ts';
+export { type Judgement, judge, proposed, seatRules, type Verdict } from './judge.ts';
 export { BODY_MEASURES, type BodyMeasure, MEASURE_WORDS } from './measures.ts';
 export { type PoseName, posed, posturesOf } from './poses.ts';
-export { type Judgement, judge, proposed, RULES, type RuleName, seatRules, type Verdict } from './rules.ts';
+export { RULES, type RuleName } from './rules.ts';

@@ -1,14 +1,10 @@
 // µm, doll size. Whether a body can use a thing: a size against the body's own, with a band that is good and a wider one that is odd.
 import type { Body } from './body.ts';
 
-/** How a size suits a body. */
-export const VERDICTS = ['good', 'odd', 'wrong'] as const;
-export type Verdict = (typeof VERDICTS)[number];
-
-type Band = readonly [low: number, high: number];
+export type Band = readonly [low: number, high: number];
 
 /** A rule: what is compared with what, and which shares of it are good or odd. */
-type Rule = {
+export type Rule = {
   /** What is measured. */
   readonly what: string;
   /** The body's size that it is held against, in words, and its value. */
@@ -22,11 +18,12 @@ type Rule = {
   readonly source: string;
 };
 
-const NO_END = 1e6;
+export const NO_END = 1e6;
 const bent = 'interior-design handbooks (Panero & Zelnik; Neufert), recalled from memory, divided by mean statures of 162 and 176 cm';
 const common = 'common practice, no source';
 
-const straight = ({ bends }: Body): boolean => !bends.knees;
+/** How high she reaches with her arm nearly stretched. */
+const reachOf = ({ shoulder, arm }: Body): number => shoulder + arm * 0.9;
 
 /** The rules. Bands are shares: handbook ranges for adults over the body of a woman and a man of mean stature, with a little room at either end. */
 export const RULES = {
@@ -113,7 +110,7 @@ export const RULES = {
   reach: {
     what: 'the highest shelf from the floor',
     against: 'how high she reaches',
-    of: ({ shoulder, arm }) => shoulder + arm * 0.9,
+    of: reachOf,
     good: [0, 1],
     odd: [0, 1.08],
     low: '',
@@ -233,7 +230,7 @@ export const RULES = {
   hooks: {
     what: 'the hooks from the floor',
     against: 'how high she reaches',
-    of: ({ shoulder, arm }) => shoulder + arm * 0.9,
+    of: reachOf,
     good: [0.6, 1],
     odd: [0.53, 1.08],
     low: 'a coat as long as from her shoulder to her knee drags on the floor',
@@ -253,49 +250,3 @@ export const RULES = {
 } as const satisfies Readonly<Record<string, Rule>>;
 
 export type RuleName = keyof typeof RULES;
-
-/** A verdict with what it rests on. µm: the value, and the ends of the good band, null where it has none. */
-export type Judgement = {
-  readonly rule: RuleName;
-  readonly value: number;
-  readonly verdict: Verdict;
-  readonly low: number | null;
-  readonly high: number | null;
-  /** Where it lies when it is not good. */
-  readonly off: 'low' | 'high' | null;
-};
-
-const end = (share: number, of: number): number | null => (share <= 0 || share >= NO_END ? null : Math.round(share * of));
-
-/** Judges a size by a rule.
- *  Shape: rule, size, body → verdict. Law: what is scaled together gets the same verdict. */
-export const judge = (name: RuleName, value: number, body: Body): Judgement => {
-  const rule: Rule = RULES[name];
-  const of = rule.of(body);
-  const share = value / of;
-  const within = ([low, high]: Band): boolean => share >= low - 1e-4 && share <= high + 1e-4;
-  const verdict = within(rule.good) ? 'good' : within(rule.odd) ? 'odd' : 'wrong';
-  return {
-    rule: name,
-    value,
-    verdict,
-    low: end(rule.good[0], of),
-    high: end(rule.good[1], of),
-    off: verdict === 'good' ? null : share < rule.good[0] ? 'low' : 'high',
-  };
-};
-
-/** The size that a rule would take for a body: the middle of what is good, or a little over its one end. */
-export const proposed = (name: RuleName, body: Body): number => {
-  const { good, of }: Rule = RULES[name];
-  const [low, high] = good;
-  const share = high >= NO_END ? low * 1.05 : low <= 0 ? high * 0.9 : (low + high) / 2;
-  return Math.round(share * of(body));
-};
-
-/** Which seat rules a body is judged by: one whose knees do not bend sits with its legs out in front; one whose hips do not bend sits on nothing, and
- *  seats are not judged for it. */
-export const seatRules = (body: Body): { readonly height: RuleName; readonly depth: RuleName } | undefined => {
-  if (!body.bends.hips) return undefined;
-  return straight(body) ? { height: 'sitsStraight', depth: 'straightSeat' } : { height: 'seatHeight', depth: 'seatDepth' };
-};

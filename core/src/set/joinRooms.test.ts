@@ -94,8 +94,8 @@ describe('rooms of a set', () => {
 
   it('say what each lacks to be level with the other', () => {
     expect(differencesOfShells(joined, roomOf(joined, 'left'))).toEqual([
-      { packing: [], uneven: 0, raise: 0, shallower: 0, gap: 0 },
-      { packing: [], uneven: 0, raise: 20_000, shallower: 40_000, gap: 0 },
+      { from: 0, packing: [], uneven: 0, raise: 0, shallower: 0, gap: 0 },
+      { from: 400_000, packing: [], uneven: 0, raise: 20_000, shallower: 40_000, gap: 0 },
     ]);
     const thick = applyEdit(joined, {
       kind: 'change-piece',

@@ -118,6 +118,8 @@ export const takeOff = (
 
 /** What one shell lacked to be level with the others, and what makes it so. */
 export type ShellDifference = {
+  /** Where its floor begins, from the left: the seam of the floors. */
+  readonly from: number;
   readonly packing: readonly { readonly board: string; readonly one: number }[];
   readonly uneven: number;
   /** How far its walls are filled up, and how far its floor and its sides are brought forward or lie behind. */
@@ -130,16 +132,13 @@ export type ShellDifference = {
  *  Shape: document, room → for each shell, from the left, what it falls short of the highest floor, the highest wall and the greatest depth. */
 export const differencesOfShells = (document: SetDocument, room: Room): readonly ShellDifference[] => {
   const shells = standTogether(room, meansOf(document));
-  const depths = shells.map(({ plan }) => plan.ring[2]?.[1] ?? 0);
-  const deepest = Math.max(...depths);
-  const tops = shells.map(({ plan, at }) => at[1] + plan.sheets.floor.thickness * (plan.room.ceiling ? 2 : 1) + plan.clear);
-  const tallest = Math.max(...tops);
   return shells.map(
-    ({ packing, uneven }, index): ShellDifference => ({
+    ({ packing, uneven, short, shallower }, index): ShellDifference => ({
+      from: cornerOf(shells, index)[0],
       packing,
       uneven,
-      raise: tallest - (tops[index] as number),
-      shallower: deepest - (depths[index] as number),
+      raise: short,
+      shallower,
       gap: index === 0 ? 0 : (room.shells[index - 1]?.gap ?? 0),
     }),
   );

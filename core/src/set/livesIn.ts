@@ -97,7 +97,7 @@ export const legsInTheWay = (space: RoomSpace, residents: readonly Resident[], m
           }),
   );
 
-/** A height that is of use, and how far it must be moved up or down to be. */
+/** A height at which something hangs, and the rule that it is held against. */
 type Hung = { readonly rule: RuleName; readonly value: number };
 
 const hungOn = (piece: Piece, { parts, outside }: Assembly, { up }: Placed): readonly Hung[] => {

@@ -121,6 +121,16 @@ describe('rooms joined of shells', () => {
     expect(boxOf(side).max[2]).toBe(front);
   });
 
+  it('under ceilings too: what is filled in front ends under the ceiling, and what fills the wall up goes on above it', () => {
+    const parts = partsOf(joined([one(300, 250, 300, { ceiling: true }), one(200, 210, 280, { ceiling: true })]), T);
+    const sides = exactly(parts, 'right wall, filler in front').map((part) => span(part, 1).map((value) => Math.round(value * 10) / 10));
+    expect(sides).toEqual([
+      [4.8, 284.8],
+      [289.6, 309.6],
+    ]);
+    expect(exactly(parts, 'ceiling filler')).toHaveLength(1);
+  });
+
   it('fronts in line: a wall leads back to the deeper one, and the plan has a corner there', () => {
     const room = joined([one(300, 250, 300), one(200, 210, 300)], { level: 'fronts' });
     const parts = partsOf(room, T);

@@ -11,7 +11,7 @@ import type { Room } from './room.ts';
 import { buildShell, lying, lyingStrips } from './shell.ts';
 import { faceOf } from './standing.ts';
 import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
-import { frontOf, LEAST_FILL, type StandingShell } from './together.ts';
+import { frontOf, LEAST_FILL, type StandingShell, topOf } from './together.ts';
 import { wallBoards } from './walls.ts';
 
 const rectangle = (x0: number, z0: number, x1: number, z1: number): readonly At[] => [
@@ -30,9 +30,6 @@ const extent = (ring: readonly At[]): { x0: number; x1: number; z0: number; z1: 
 
 const sizeOf = ({ ring }: RoomPlan): readonly [width: number, depth: number] => [ring[1]?.[0] ?? 0, ring[2]?.[1] ?? 0];
 
-/** The upper end of a shell's walls, from its floor's lower side. */
-const topOf = ({ plan }: StandingShell): number => plan.sheets.floor.thickness * (plan.room.ceiling ? 2 : 1) + plan.clear + plan.raise;
-
 /** What one shell needs to be as deep as the deepest: floor, and what stands on it at its sides. From its own origin. */
 const deepened = (shell: StandingShell, front: number): readonly Part[] => {
   const { plan } = shell;
@@ -47,20 +44,17 @@ const deepened = (shell: StandingShell, front: number): readonly Part[] => {
     if (!isWalled(wallAt(plan, index))) return [];
     const line = index === 1 ? sideBetween([width, depth], [width, to]) : sideBetween([0, to], [0, depth]);
     const along: Stretch = [0, to - depth];
-    const kind = {
-      id: `${id}/wall-${index}-front`,
-      role: 'panel',
-      name: `${index === 1 ? 'right' : 'left'} wall, filler in front`,
-    } as const;
-    return wallBoards(
-      line,
-      { outer: along, inner: along },
-      [low, topOf(shell) - (plan.room.ceiling ? floor.thickness + plan.raise : 0)],
-      [],
-      plan.sheets.wall,
-      plan.sheets.wall.thickness,
-      kind,
-    );
+    const name = `${index === 1 ? 'right' : 'left'} wall, filler in front`;
+    const board = (part: string, heights: Stretch): readonly Part[] =>
+      wallBoards(line, { outer: along, inner: along }, heights, [], plan.sheets.wall, plan.sheets.wall.thickness, {
+        id: `${id}/wall-${index}-${part}`,
+        role: 'panel',
+        name,
+      });
+    // A ceiling lies between the wall and what fills it up.
+    const [top, filled] = [topOf(plan), topOf(plan) + plan.raise];
+    if (!plan.room.ceiling) return board('front', [low, filled]);
+    return [...board('front', [low, top - floor.thickness]), ...(plan.raise > 0 ? board('front-filler', [top, filled]) : [])];
   };
   const outer = extent(movedOut(plan.ring, plan.thick));
   const above = plan.room.ceiling
@@ -98,7 +92,15 @@ const returned = (deep: StandingShell, other: StandingShell, end: 'left' | 'righ
   const line = end === 'left' ? sideBetween([0, by], [0, back]) : sideBetween([width, back], [width, by]);
   const along: Stretch = [0, by - back];
   const kind = { id: `${id}/return-${number}`, role: 'side', name: 'return between the backs' } as const;
-  return wallBoards(line, { outer: along, inner: along }, [0, topOf(deep)], [], plan.sheets.wall, plan.sheets.wall.thickness, kind);
+  return wallBoards(
+    line,
+    { outer: along, inner: along },
+    [0, topOf(plan) + plan.raise],
+    [],
+    plan.sheets.wall,
+    plan.sheets.wall.thickness,
+    kind,
+  );
 };
 
 /** The gap that two shells leave, closed: a strip of floor, and one of wall on it. In the plan of all. */
@@ -128,7 +130,7 @@ const closed = (one: StandingShell, next: StandingShell, gap: number, front: num
       ? wallBoards(
           line,
           { outer: along, inner: along },
-          [level, Math.min(at[1] + topOf(one), next.at[1] + topOf(next))],
+          [level, Math.min(at[1] + topOf(plan) + plan.raise, next.at[1] + topOf(next.plan) + next.plan.raise)],
           [],
           plan.sheets.wall,
           t,
@@ -216,7 +218,9 @@ export const buildJoined = (room: Room, shells: readonly StandingShell[]): Resul
     made.motions.push(...built.value.motions.map((motion) => movedMotion(motion, moved, (way) => way)));
     const box = extent(movedOut(shell.plan.ring, shell.plan.thick));
     const to = front === undefined ? box.z1 : front - shell.at[2];
-    made.reach.push(...[...built.value.reach, ...CORNERS({ ...box, z1: to }, -shell.at[1], topOf(shell))].map(moved));
+    made.reach.push(
+      ...[...built.value.reach, ...CORNERS({ ...box, z1: to }, -shell.at[1], topOf(shell.plan) + shell.plan.raise)].map(moved),
+    );
     if (!next) continue;
     const gap = room.shells[index]?.gap ?? 0;
     const fronts = [front ?? shell.at[2] + sizeOf(shell.plan)[1], frontOf(next, shells) ?? next.at[2] + sizeOf(next.plan)[1]] as const;

@@ -11,7 +11,15 @@ export type Layer = { readonly board: string; readonly one: number };
 
 /** A shell in its place: where its clear plan's back left corner and the lower side of its floor come to, the boards that lift it, and what is still
  *  missing for its floor to be level with the highest. */
-export type StandingShell = { readonly plan: RoomPlan; readonly at: Vec3; readonly packing: readonly Layer[]; readonly uneven: number };
+export type StandingShell = {
+  readonly plan: RoomPlan;
+  readonly at: Vec3;
+  readonly packing: readonly Layer[];
+  readonly uneven: number;
+  /** How far its walls fall short of the highest, and its depth of the greatest, filled up or not. */
+  readonly short: number;
+  readonly shallower: number;
+};
 
 /** Less than this is not filled: it goes under paper. Common practice, no source. */
 export const LEAST_FILL = 1_000;
@@ -43,7 +51,8 @@ export const packingFor = (needed: number, boards: readonly Board[]): readonly L
 };
 
 const floorTop = ({ sheets }: RoomPlan): number => sheets.floor.thickness;
-const topOf = (plan: RoomPlan): number => floorTop(plan) * (plan.room.ceiling ? 2 : 1) + plan.clear;
+/** The upper end of a shell's walls and its ceiling, from its floor's lower side, before anything is filled up. */
+export const topOf = (plan: RoomPlan): number => floorTop(plan) * (plan.room.ceiling ? 2 : 1) + plan.clear;
 const depthOf = ({ ring }: RoomPlan): number => ring[2]?.[1] ?? 0;
 const extentOf = ({ ring, thick }: RoomPlan): readonly [number, number] => {
   const xs = movedOut(ring, thick).map(([x]) => x);
@@ -53,7 +62,7 @@ const extentOf = ({ ring, thick }: RoomPlan): readonly [number, number] => {
 /** Puts the shells of a room beside each other, from the left.
  *  Shape: room, means → each in its place; a room of one shell stands at the origin. Floors are level as far as boards at hand make them so. */
 export const standTogether = (room: Room, means: Means): readonly StandingShell[] => {
-  if (room.shells.length === 0) return [{ plan: planOf(room, means), at: [0, 0, 0], packing: [], uneven: 0 }];
+  if (room.shells.length === 0) return [{ plan: planOf(room, means), at: [0, 0, 0], packing: [], uneven: 0, short: 0, shallower: 0 }];
   const first = [room, ...room.shells].map((_, number) => planOf(asRoom(room, number), means));
   const highest = Math.max(...first.map(floorTop));
   const deepest = Math.max(...first.map(depthOf));
@@ -81,6 +90,8 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
       at: [at, up, room.level === 'fronts' ? deepest - depthOf(plan) : 0],
       packing: packed[index] as readonly Layer[],
       uneven: highest - floorTop(plan) - up,
+      short,
+      shallower: deepest - depthOf(plan),
     };
   });
 };

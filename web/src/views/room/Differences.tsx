@@ -18,6 +18,7 @@ export const Differences = ({ room }: { readonly room: Room }) => {
         <thead>
           <tr className="text-left text-small text-graphite">
             <th className="font-normal pr-3">shell</th>
+            <th className="font-normal pr-3">floor begins at</th>
             <th className="font-normal pr-3">under its floor</th>
             <th className="font-normal pr-3">walls filled up by</th>
             <th className="font-normal pr-3">shallower by</th>
@@ -25,11 +26,12 @@ export const Differences = ({ room }: { readonly room: Room }) => {
           </tr>
         </thead>
         <tbody>
-          {shells.map(({ packing, raise, shallower, gap }, index) => (
+          {shells.map(({ from, packing, raise, shallower, gap }, index) => (
             <tr key={index} className="border-t border-tab align-top">
               <th scope="row" className="font-hand font-normal text-left pr-3">
                 {index + 1}
               </th>
+              <td className="pr-3">{show(from)}</td>
               <td className="pr-3">
                 {packing.length === 0
                   ? '–'
