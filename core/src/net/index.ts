@@ -1,5 +1,19 @@
-export { foldedNet, foldedTab, inSpaceOf } from './fold.ts';
+export { bagNet, cartonNet, handleNet, hingedNet, sleeveNet } from './cartons.ts';
+export { coneNet, discNet, facetsOf, tubeNet } from './curved.ts';
+export { coverNet, foldedSheetNet, leafNet, pocketNet, ringNet, rowNet, sheetNet } from './flats.ts';
+export { foldedNet, foldedTab, inSpaceOf, stepsOf } from './fold.ts';
 export type { Net, NetFace, NetHinge, NetRing, NetSeam, NetSide, NetTab } from './net.ts';
-export { boxOf, houseOf, type PolyFace, type Polyhedron, prismOf, pyramidOf, taperOf, volumeOf } from './polyhedron.ts';
+export {
+  awningOf,
+  boxOf,
+  houseOf,
+  type PolyFace,
+  type Polyhedron,
+  poseOfFace,
+  prismOf,
+  pyramidOf,
+  taperOf,
+  volumeOf,
+} from './polyhedron.ts';
 export { labelOf, type Rolled, type Sector, sectorOf, spiralOf } from './rolled.ts';
 export { unfold } from './unfold.ts';

@@ -1,15 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { areaOf, dot, merged, minus, normalOf, type Point, type Vec3 } from '../shape/index.ts';
+import { dot, normalOf, type Point } from '../shape/index.ts';
+import { away, folds, held, keepsSides, of } from './fold.testing.ts';
 import {
   boxOf,
   foldedNet,
-  foldedTab,
   houseOf,
-  inSpaceOf,
   labelOf,
   type Net,
-  type NetRing,
   type Polyhedron,
   prismOf,
   pyramidOf,
@@ -17,83 +15,20 @@ import {
   spiralOf,
   taperOf,
   unfold,
-  volumeOf,
 } from './index.ts';
 
 const size = fc.integer({ min: 8_000, max: 120_000 });
 const sides = fc.integer({ min: 3, max: 10 });
 
-/** What stands at a place of a list. */
-const of = <T>(list: readonly T[], index: number): T => list[index] as T;
-
-const away = (a: Vec3, b: Vec3): number => Math.hypot(...minus(a, b));
-
-const areaOfRing = (ring: NetRing): number =>
-  Math.abs(
-    ring.reduce(
-      (sum, [x, y], index) => sum + (x * of(ring, (index + 1) % ring.length)[1] - of(ring, (index + 1) % ring.length)[0] * y) / 2,
-      0,
-    ),
-  );
-
-const whole = (ring: NetRing) => ({ outline: ring.map(([x, y]): Point => [Math.round(x), Math.round(y)]), holes: [] });
+const checks = (solid: Polyhedron, net: Net): void => {
+  folds(net);
+  keepsSides(solid, net);
+};
 
 const netOf = (solid: Polyhedron, tab = 6_000, root = 0): Net => {
   const net = unfold(solid, root, tab);
   if (!net) throw new Error('it does not unfold');
   return net;
-};
-
-/** What must hold of every net: a hundredth of a millimetre. */
-const HAIR = 10;
-
-const check = (solid: Polyhedron, net: Net): void => {
-  const poses = foldedNet(net, 1);
-  const places = net.faces.map(({ outline }, face) => inSpaceOf(of(poses, face), outline));
-  // Seams meet, corner on corner.
-  for (const { one, other } of net.seams) {
-    const [a, b] = [inSpaceOf(of(poses, one.face), [one.from, one.to]), inSpaceOf(of(poses, other.face), [other.from, other.to])];
-    expect(away(of(a, 0), of(b, 1))).toBeLessThan(HAIR);
-    expect(away(of(a, 1), of(b, 0))).toBeLessThan(HAIR);
-  }
-  // Folding stretches nothing: every face has the sides that it has on the solid.
-  for (const [index, { name }] of net.faces.entries()) {
-    const face = solid.faces.find((each) => each.name === name) as Polyhedron['faces'][number];
-    const real = face.ring
-      .map((corner, at) => away(of(solid.corners, corner), of(solid.corners, of(face.ring, (at + 1) % face.ring.length))))
-      .sort((p, q) => p - q);
-    const laid = of(places, index)
-      .map((corner, at) => away(corner, of(of(places, index), (at + 1) % of(places, index).length)))
-      .sort((p, q) => p - q);
-    for (const [at, long] of laid.entries()) expect(Math.abs(long - of(real, at))).toBeLessThan(HAIR);
-  }
-  // Flat, nothing lies on anything else, the tabs among it.
-  const rings = [...net.faces, ...net.tabs].map(({ outline }) => outline);
-  const sum = rings.reduce((all, ring) => all + areaOfRing(ring), 0);
-  expect(areaOf(merged(rings.map(whole))) / sum).toBeCloseTo(1, 3);
-  // Tabs lie on the hidden side of what they are glued to, and nowhere beyond it.
-  for (const tab of net.tabs) {
-    const pose = foldedTab(tab, poses);
-    const target = of(poses, tab.to);
-    const n = normalOf(target);
-    const ring = of(net.faces, tab.to).outline;
-    for (const corner of inSpaceOf(pose, tab.outline)) {
-      const rel = minus(corner, target.origin);
-      expect(Math.abs(dot(rel, n))).toBeLessThan(HAIR);
-      const [x, y] = [dot(rel, target.u), dot(rel, target.v)];
-      for (const [at, [ax, ay]] of ring.entries()) {
-        const [bx, by] = of(ring, (at + 1) % ring.length);
-        expect(((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / Math.hypot(bx - ax, by - ay)).toBeGreaterThan(-HAIR);
-      }
-    }
-    expect(dot(normalOf(pose), n)).toBeGreaterThan(0.999);
-  }
-};
-
-/** The volume that a folded net encloses. */
-const held = (net: Net): number => {
-  const poses = foldedNet(net, 1);
-  return Math.abs(volumeOf(net.faces.map(({ outline }, face) => inSpaceOf(of(poses, face), outline))));
 };
 
 const closeTo = (volume: number, formula: number): void => expect(volume / formula).toBeCloseTo(1, 6);
@@ -108,7 +43,7 @@ describe('nets, folded again', () => {
         const solid = boxOf(width, depth, height);
         const net = netOf(solid, 5_000, root);
         expect([net.faces.length, net.seams.length]).toEqual([6, 7]);
-        check(solid, net);
+        checks(solid, net);
         closeTo(held(net), width * depth * height);
       }),
       { numRuns: 60, seed: 1 },
@@ -121,7 +56,7 @@ describe('nets, folded again', () => {
         const solid = boxOf(width, depth, height, true);
         const net = netOf(solid);
         expect([net.faces.length, net.seams.length]).toEqual([5, 4]);
-        check(solid, net);
+        checks(solid, net);
       }),
       { numRuns: 40, seed: 2 },
     );
@@ -132,16 +67,16 @@ describe('nets, folded again', () => {
       fc.property(sides, size, size, fc.double({ min: 0.2, max: 0.95, noNaN: true }), (count, side, height, share) => {
         const area = polygonArea(count, side);
         const prism = prismOf(count, side, height);
-        check(prism, netOf(prism));
+        checks(prism, netOf(prism));
         closeTo(held(netOf(prism)), area * height);
         const pyramid = pyramidOf(count, side, height);
-        check(pyramid, netOf(pyramid));
+        checks(pyramid, netOf(pyramid));
         closeTo(held(netOf(pyramid)), (area * height) / 3);
         // A frustum: h/3 (A + a + √(A a)).
         const top = side * share;
         const taper = taperOf(count, side, top, height);
         const small = polygonArea(count, top);
-        check(taper, netOf(taper));
+        checks(taper, netOf(taper));
         closeTo(held(netOf(taper)), (height / 3) * (area + small + Math.sqrt(area * small)));
       }),
       { numRuns: 40, seed: 3 },
@@ -153,7 +88,7 @@ describe('nets, folded again', () => {
       fc.property(size, size, size, fc.integer({ min: 3_000, max: 60_000 }), (width, depth, wall, rise) => {
         const solid = houseOf(width, depth, wall, wall + rise);
         const net = netOf(solid);
-        check(solid, net);
+        checks(solid, net);
         closeTo(held(net), width * depth * (wall + rise / 2));
       }),
       { numRuns: 40, seed: 4 },
@@ -187,7 +122,7 @@ describe('nets, folded again', () => {
     const onWalls = flat.tabs.filter((tab) => !['bottom', 'top'].includes(of(flat.faces, tab.to).name) && long(tab) > 10_000);
     for (const tab of onWalls) expect(deep(tab)).toBeLessThanOrEqual(3_000);
     expect(flat.tabs.length).toBeGreaterThan(3);
-    check(boxOf(60_000, 40_000, 3_000), flat);
+    checks(boxOf(60_000, 40_000, 3_000), flat);
     expect(netOf(boxOf(60_000, 800, 800), 6_000).tabs.length).toBeLessThan(7);
   });
 });

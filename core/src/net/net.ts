@@ -4,8 +4,9 @@ import type { Point } from '../shape/index.ts';
 
 export type NetRing = readonly Point[];
 
-/** One face of what is folded. */
-export type NetFace = { readonly name: string; readonly outline: NetRing };
+/** One face of what is folded. Faces of one name are one panel: the facets of what is rolled, the fields of a folded map. `behind` is what is printed on
+ *  the hidden side. */
+export type NetFace = { readonly name: string; readonly outline: NetRing; readonly holes?: readonly NetRing[]; readonly behind?: string };
 
 /** A line on which one face hangs on another, run so that the one it hangs on is on its left; the other turns down along it by an angle, in radians,
  *  positive where the fold stands out (a mountain fold as one looks at what is printed). */
@@ -15,6 +16,10 @@ export type NetHinge = {
   readonly from: Point;
   readonly to: Point;
   readonly angle: number;
+  /** What is rolled bends there and is not scored; `plain` only lies beside it; `valley` is scored for folding away flat, though it stands open. */
+  readonly how?: 'rolled' | 'plain' | 'valley';
+  /** What has one number is folded at once; without one each is folded by itself, in order. */
+  readonly step?: number;
 };
 
 /** A side of a face, from corner to corner as its outline runs. */

@@ -1,6 +1,6 @@
 // µm, doll size. Solids with flat faces, and some that are open, as paper is folded to them: corners, and faces that run round counter-clockwise as
 // they are seen from outside.
-import { cross, dot, minus, type Vec3 } from '../shape/index.ts';
+import { cross, dot, minus, type Pose, scaled, type Vec3 } from '../shape/index.ts';
 
 export type PolyFace = { readonly name: string; readonly ring: readonly number[] };
 export type Polyhedron = { readonly corners: readonly Vec3[]; readonly faces: readonly PolyFace[] };
@@ -89,6 +89,26 @@ export const houseOf = (width: number, depth: number, wall: number, ridge: numbe
   };
 };
 
+/** What hangs before a wall and slopes: a roof, two cheeks, a valance before it; open below and behind. The roof is first. */
+export const awningOf = (width: number, depth: number, height: number, valance: number): Polyhedron => ({
+  corners: [
+    [0, height, 0],
+    [width, height, 0],
+    [0, valance, depth],
+    [width, valance, depth],
+    [0, valance, 0],
+    [width, valance, 0],
+    [0, 0, depth],
+    [width, 0, depth],
+  ],
+  faces: [
+    { name: 'roof', ring: [2, 3, 1, 0] },
+    { name: 'valance', ring: [6, 7, 3, 2] },
+    { name: 'left cheek', ring: [4, 2, 0] },
+    { name: 'right cheek', ring: [3, 5, 1] },
+  ],
+});
+
 /** Which way a face looks: unit normal, outwards. */
 export const normalOfFace = ({ corners }: Polyhedron, { ring }: PolyFace): Vec3 => {
   const [a, b, c] = [0, 1, 2].map((index) => corners[ring[index] as number] as Vec3) as [Vec3, Vec3, Vec3];
@@ -103,3 +123,12 @@ export const volumeOf = (faces: readonly (readonly Vec3[])[]): number =>
     const [a] = ring as readonly [Vec3];
     return ring.slice(1, -1).reduce((all, b, index) => all + dot(a, cross(b, ring[index + 2] as Vec3)) / 6, sum);
   }, 0);
+
+/** Where the first face of a net of a solid stands: it is laid with its first side along x. */
+export const poseOfFace = (solid: Polyhedron, face: PolyFace): Pose => {
+  const [i, j] = face.ring as readonly [number, number];
+  const [origin, next] = [solid.corners[i] as Vec3, solid.corners[j] as Vec3];
+  const way = minus(next, origin);
+  const u = scaled(way, 1 / Math.hypot(...way));
+  return { origin, u, v: cross(normalOfFace(solid, face), u) };
+};

@@ -1,8 +1,9 @@
 // µm, doll size. From a solid to its net: one face stays, the others are laid out round it along a tree of edges, so that nothing lies on anything else;
 // sides that meet again get a tab on one of them, narrower than what it is glued to and cut at a slant.
-import { areaOf, common, cross, dot, minus, type Point, type Region, scaled, type Vec3 } from '../shape/index.ts';
+import { cross, dot, minus, type Point, scaled, type Vec3 } from '../shape/index.ts';
 import type { Net, NetFace, NetHinge, NetRing, NetSeam, NetSide, NetTab } from './net.ts';
 import { normalOfFace, type PolyFace, type Polyhedron } from './polyhedron.ts';
+import { overlap, tabOn } from './tabs.ts';
 
 /** An edge that two faces share, as the first of them runs along it. */
 type Edge = { readonly one: number; readonly other: number; readonly from: number; readonly to: number };
@@ -83,23 +84,6 @@ const laidFirst = (solid: Polyhedron, face: PolyFace): Laid => {
   );
 };
 
-const asRegion = (ring: NetRing): Region => ({ outline: ring.map(([x, y]): Point => [Math.round(x), Math.round(y)]), holes: [] });
-
-type Span = readonly [x0: number, y0: number, x1: number, y1: number];
-
-const spanOf = (ring: NetRing): Span => {
-  const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-};
-
-/** Two figures share area: more than a hair along a side that both have. */
-const overlap = (one: NetRing, other: NetRing): boolean => {
-  const [a, b] = [spanOf(one), spanOf(other)];
-  if (a[0] >= b[2] - 1 || b[0] >= a[2] - 1 || a[1] >= b[3] - 1 || b[1] >= a[3] - 1) return false;
-  const shared = areaOf(common(asRegion(one), [asRegion(other)]));
-  return shared > 4 * Math.max(...[...one, ...other].flat().map(Math.abs), 1_000);
-};
-
 const ringOf = (face: PolyFace, laid: Laid): NetRing => face.ring.map((corner) => laid.get(corner) as Point);
 
 type Layout = { readonly tree: readonly Edge[]; readonly laid: readonly Laid[]; readonly order: readonly number[] };
@@ -116,35 +100,6 @@ const layOut = (solid: Polyhedron, root: number, edges: readonly Edge[], deep: b
   const rings = order.map((face) => ringOf(solid.faces[face] as PolyFace, laid.get(face) as Laid));
   if (rings.some((ring, index) => rings.slice(0, index).some((other) => overlap(ring, other)))) return undefined;
   return { tree, laid: order.map((face) => laid.get(face) as Laid), order };
-};
-
-/** A tab may be no deeper than this share of what it is glued to. Common practice, no source. */
-const SHARE = 0.6;
-
-const inside = (ring: NetRing, [x, y]: Point, margin: number): boolean =>
-  ring.every(([ax, ay], index) => {
-    const [bx, by] = ring[(index + 1) % ring.length] as Point;
-    return ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / Math.hypot(bx - ax, by - ay) >= margin;
-  });
-
-/** A tab on a side, so deep and with ends so slanted: its outline out of the face. */
-const tabRing = ([ax, ay]: Point, [bx, by]: Point, deep: number): NetRing => {
-  const length = Math.hypot(bx - ax, by - ay);
-  const [wx, wy] = [(bx - ax) / length, (by - ay) / length];
-  const slant = Math.min(deep, length / 3);
-  // Out of a face that runs counter-clockwise is on the right.
-  const at = (along: number, out: number): Point => [ax + wx * along + wy * out, ay + wy * along - wx * out];
-  return [at(0, 0), at(slant, deep), at(length - slant, deep), at(length, 0)];
-};
-
-/** Where a tab comes to lie on the face that its side meets: the same figure, mirrored at the side. */
-const onTarget = (deep: number, [ax, ay]: Point, [bx, by]: Point): NetRing => {
-  const length = Math.hypot(bx - ax, by - ay);
-  const [wx, wy] = [(bx - ax) / length, (by - ay) / length];
-  const slant = Math.min(deep, length / 3);
-  // Into a face that runs counter-clockwise is on the left.
-  const at = (along: number, into: number): Point => [ax + wx * along - wy * into, ay + wy * along + wx * into];
-  return [at(0, 0), at(slant, deep), at(length - slant, deep), at(length, 0)];
 };
 
 /** Unfolds a solid.
@@ -187,21 +142,8 @@ export const unfold = (solid: Polyhedron, root: number, tab: number): Net | unde
   const seams = glued.map(({ one, other, from, to }): NetSeam => ({ one: sideOf(one, from, to), other: sideOf(other, to, from) }));
   const tabs: NetTab[] = [];
   glued.forEach((edge, index) => {
-    const seam = seams[index] as NetSeam;
-    for (const [on, to] of [
-      [seam.one, seam.other],
-      [seam.other, seam.one],
-    ] as const) {
-      const target = faces[to.face]?.outline as NetRing;
-      const taken = [...faces.map(({ outline }) => outline), ...tabs.map(({ outline }) => outline)];
-      const fits = (deep: number): boolean =>
-        onTarget(deep, to.from, to.to).every((point) => inside(target, point, -1)) &&
-        taken.every((ring) => !overlap(tabRing(on.from, on.to, deep), ring));
-      const depth = [1, SHARE, 0.4, 0.25].map((share) => Math.round(tab * share)).find((deep) => deep >= 1_000 && fits(deep));
-      if (depth === undefined) continue;
-      tabs.push({ outline: tabRing(on.from, on.to, depth), on, to: to.face, angle: angleAt(solid, edge) });
-      break;
-    }
+    const found = tabOn(seams[index] as NetSeam, faces, tabs, tab);
+    if (found) tabs.push({ ...found, angle: angleAt(solid, edge) });
   });
   return { faces, hinges, seams, tabs };
 };
