@@ -17,6 +17,7 @@ export {
   swatchSchema,
   USUAL_TRIM,
   usualSupply,
+  wordsField,
 } from './finish.ts';
 export { after, type Iso, inverse, moveBy, movedRegion } from './iso.ts';
 export {

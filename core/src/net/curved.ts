@@ -1,4 +1,5 @@
 // µm, doll size. What is rolled, as nets: strips and sectors in so many facets that a curve and its chords part by less than a cut is wide.
+import type { Pose, Vec3 } from '../shape/index.ts';
 import { draftOf, flapOf } from './draft.ts';
 import type { Net, NetRing, NetTab } from './net.ts';
 import { sectorOf } from './rolled.ts';
@@ -44,17 +45,28 @@ export const tubeNet = (name: string, diameter: number, height: number, overlap:
   return overlapping(draft.net(), last, overlap);
 };
 
+/** Where the first facet of a tube stands for its seam to be at the back, round an axis upwards through a point. */
+export const tubeStands = (diameter: number, [x, y, z]: Vec3): Pose => {
+  const count = facetsOf(diameter);
+  const side = (Math.PI * diameter) / count;
+  return { origin: [x + side / 2, y, z - side / (2 * Math.tan(Math.PI / count))], u: [-1, 0, 0], v: [0, 1, 0] };
+};
+
 /** The end of a strip that goes on under its beginning: a tab over several facets. */
-const overlapping = (net: Net, last: number, overlap: number): Net => {
+const overlapping = (net: Net, last: number, wanted: number, gap: number = Math.PI): Net => {
   const seam = net.seams[0];
-  if (!seam || overlap <= 0) return net;
+  if (!seam || wanted <= 0) return net;
   const { from, to } = seam.one;
   const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const [wx, wy] = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
   const at = (along: number, out: number) => [from[0] + wx * along + wy * out, from[1] + wy * along - wx * out] as const;
+  // Towards the tip of a sector that is almost a whole disc, the paper's other end is near.
+  const slope = Math.tan(Math.min(gap * 0.9, 1.25));
+  const overlap = Math.min(wanted, long * 0.7 * slope);
   const slant = Math.min(overlap * 0.3, long / 8);
+  const tip = Math.max(slant, Math.min(overlap / slope, long * 0.7));
   const tab: NetTab = {
-    outline: [at(0, 0), at(slant, overlap), at(long - slant, overlap), at(long, 0)],
+    outline: [at(0, 0), at(slant, overlap), at(long - tip, overlap), at(long, 0)],
     on: { face: last, from, to },
     to: 0,
     angle: net.hinges[0]?.angle ?? 0,
@@ -66,16 +78,31 @@ const overlapping = (net: Net, last: number, overlap: number): Net => {
  *  of a regular pyramid: sin(δ/2) = cos(π/n) / cos(α/2). */
 const turnOf = (count: number, tip: number): number => Math.PI - 2 * Math.asin(Math.min(1, Math.cos(Math.PI / count) / Math.cos(tip / 2)));
 
-/** A mantle that is rolled from the sector of a ring: a shade, a cup, a cone where it comes to a point.
- *  Shape: diameters below and above, height → the net; the facets are one panel, the larger edge below. */
-export const coneNet = (name: string, low: number, high: number, height: number, overlap: number): Net => {
+type Mantle = { readonly count: number; readonly below: number; readonly above: number; readonly leg: number; readonly gap: number };
+
+/** The facets of a mantle: chords as long as the sector's arcs, so that what is cut is as long as it should be round its edge. */
+const mantleOf = (low: number, high: number, height: number): Mantle => {
   const { inner, outer, angle } = sectorOf(low, high, height);
   const count = facetsOf(Math.max(low, high));
   const tip = angle / count;
-  // The facets' chords are as long as the sector's arcs, so that what is cut is as long as it should be round its edge.
-  const chord = (radius: number): number => radius * tip;
-  const leg = (outer - inner) * Math.cos(tip / 2);
-  const [below, above] = [chord(outer), chord(inner)];
+  return { count, below: outer * tip, above: inner * tip, leg: (outer - inner) * Math.cos(tip / 2), gap: 2 * Math.PI - angle };
+};
+
+/** Where the first facet of a mantle stands for its seam to be at the back, its larger edge below, or above where it stands on its head. */
+export const coneStands = (low: number, high: number, height: number, [x, y, z]: Vec3, onHead: boolean): Pose => {
+  const { count, below, above, leg } = mantleOf(low, high, height);
+  const far = (chord: number): number => chord / (2 * Math.tan(Math.PI / count));
+  const drawn = far(below) - far(above);
+  const up = Math.sqrt(Math.max(0, leg * leg - drawn * drawn)) / leg;
+  return onHead
+    ? { origin: [x - below / 2, y + height, z - far(below)], u: [1, 0, 0], v: [0, -up, drawn / leg] }
+    : { origin: [x + below / 2, y, z - far(below)], u: [-1, 0, 0], v: [0, up, drawn / leg] };
+};
+
+/** A mantle that is rolled from the sector of a ring: a shade, a cup, a cone where it comes to a point.
+ *  Shape: diameters below and above, height → the net; the facets are one panel, the larger edge below. */
+export const coneNet = (name: string, low: number, high: number, height: number, overlap: number): Net => {
+  const { count, below, above, leg, gap } = mantleOf(low, high, height);
   const ease = (below - above) / 2;
   const pointed = above < 1;
   const first: NetRing = pointed
@@ -102,5 +129,5 @@ export const coneNet = (name: string, low: number, high: number, height: number,
   for (let facet = 1; facet < count; facet += 1)
     last = draft.hang([last, facet === 1 ? 1 : 2], name, flap, turnOf(count, 2 * lean), { how: 'rolled', step: 0 });
   draft.meet([last, 2], [0, pointed ? 2 : 3]);
-  return overlapping(draft.net(), last, overlap);
+  return overlapping(draft.net(), last, overlap, gap);
 };

@@ -105,3 +105,47 @@ export const ringNet = (sides: number, side: number, height: number, tab: number
   draft.meet([last, FAR], [0, 3], tab);
   return draft.net();
 };
+
+/** A folder: a front, a narrow side, a back with a tongue that stands out beyond the front for its name. */
+export const folderNet = (width: number, height: number, depth: number, tongue: number): Net => {
+  const draft = draftOf('front', rect(width, height));
+  const spine = draft.hang([0, 3], 'spine', flapOf(height, depth), SQUARE);
+  const back = draft.hang([spine, FAR], 'back', flapOf(height, width), SQUARE);
+  // It hangs on the upper half of the back's far side, whose way runs downwards from above.
+  const flap: Flap = [
+    [height, 0],
+    [0, 0],
+    [height * 0.12, tongue],
+    [height * 0.42, tongue],
+    [height * 0.5, 0],
+  ];
+  draft.hang([back, FAR], 'tongue', flap, 0, { how: 'plain' });
+  return draft.net();
+};
+
+/** An awning: a roof that slopes from the wall to its valance, two cheeks, and flaps that are glued to the wall.
+ *  Shape: width, how far it stands out, how high above its lower edge it begins, how deep the valance hangs, tabs → the net. */
+export const awningNet = (width: number, depth: number, height: number, valance: number, tab: number): Net => {
+  const rise = height - valance;
+  const slope = Math.hypot(depth, rise);
+  const lean = Math.atan2(rise, depth);
+  const draft = draftOf('roof', rect(width, slope));
+  const reach = [depth * Math.cos(lean), depth * Math.sin(lean)] as const;
+  if (valance > 0) draft.hang([0, 0], 'valance', flapOf(width, valance), Math.PI / 2 - lean);
+  const right = draft.hang([0, 1], 'right cheek', [[slope, 0], [0, 0], reach], SQUARE);
+  const left = draft.hang(
+    [0, 3],
+    'left cheek',
+    [
+      [slope, 0],
+      [0, 0],
+      [slope - reach[0], reach[1]],
+    ],
+    SQUARE,
+  );
+  const ease = Math.min(tab, rise / 3);
+  draft.hang([0, 2], 'wall flap', flapOf(width, Math.min(tab, rise * 0.6), tab / 2, tab / 2), lean + Math.PI / 2);
+  draft.hang([right, 2], 'wall flap', flapOf(rise, Math.min(tab, depth * 0.6), ease, ease), SQUARE);
+  draft.hang([left, 1], 'wall flap', flapOf(rise, Math.min(tab, depth * 0.6), ease, ease), SQUARE);
+  return draft.net();
+};

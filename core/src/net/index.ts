@@ -1,10 +1,9 @@
 export { bagNet, cartonNet, handleNet, hingedNet, sleeveNet } from './cartons.ts';
-export { coneNet, discNet, facetsOf, tubeNet } from './curved.ts';
-export { coverNet, foldedSheetNet, leafNet, pocketNet, ringNet, rowNet, sheetNet } from './flats.ts';
+export { coneNet, coneStands, discNet, facetsOf, tubeNet, tubeStands } from './curved.ts';
+export { awningNet, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, ringNet, rowNet, sheetNet } from './flats.ts';
 export { foldedNet, foldedTab, inSpaceOf, stepsOf } from './fold.ts';
 export type { Net, NetFace, NetHinge, NetRing, NetSeam, NetSide, NetTab } from './net.ts';
 export {
-  awningOf,
   boxOf,
   houseOf,
   type PolyFace,

@@ -89,26 +89,6 @@ export const houseOf = (width: number, depth: number, wall: number, ridge: numbe
   };
 };
 
-/** What hangs before a wall and slopes: a roof, two cheeks, a valance before it; open below and behind. The roof is first. */
-export const awningOf = (width: number, depth: number, height: number, valance: number): Polyhedron => ({
-  corners: [
-    [0, height, 0],
-    [width, height, 0],
-    [0, valance, depth],
-    [width, valance, depth],
-    [0, valance, 0],
-    [width, valance, 0],
-    [0, 0, depth],
-    [width, 0, depth],
-  ],
-  faces: [
-    { name: 'roof', ring: [2, 3, 1, 0] },
-    { name: 'valance', ring: [6, 7, 3, 2] },
-    { name: 'left cheek', ring: [4, 2, 0] },
-    { name: 'right cheek', ring: [3, 5, 1] },
-  ],
-});
-
 /** Which way a face looks: unit normal, outwards. */
 export const normalOfFace = ({ corners }: Polyhedron, { ring }: PolyFace): Vec3 => {
   const [a, b, c] = [0, 1, 2].map((index) => corners[ring[index] as number] as Vec3) as [Vec3, Vec3, Vec3];

@@ -23,6 +23,9 @@ import { buildOpening } from './opening/buildOpening.ts';
 import { OPENING_FIELDS } from './opening/fields.ts';
 import type { Opening } from './opening/opening.ts';
 import { OPENING_PRESETS } from './opening/presets.ts';
+import { buildGood } from './paper/buildGood.ts';
+import { GOOD_FIELDS } from './paper/fields.ts';
+import { GOOD_PRESETS } from './paper/presets.ts';
 import { buildRoom } from './room/buildRoom.ts';
 import { ROOM_FIELDS } from './room/fields.ts';
 import { ROOM_PRESETS } from './room/presets.ts';
@@ -131,6 +134,7 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
     sight: ({ form }) => (form === 'counter' || form === 'awning' ? 'side' : 'front'),
   },
   room: { fields: ROOM_FIELDS, build: buildRoom, presets: ROOM_PRESETS, mirrored: mirroredRoom, sight: () => 'top' },
+  paper: { fields: GOOD_FIELDS, build: buildGood, presets: GOOD_PRESETS, mirrored: (piece) => piece },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

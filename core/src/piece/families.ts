@@ -5,6 +5,7 @@ import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
 import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
+import { GOOD_ROLES, type Good, goodSchema, MOST_COPIES } from './paper/good.ts';
 import { ROOM_ROLES, type Room, roomSchema, type Shell } from './room/room.ts';
 import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
 import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
@@ -15,7 +16,7 @@ import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
 import { WALL_ROLES, type WallThing, wallSchema } from './wall/wallThing.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Room | Free;
+export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Room | Good | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -88,6 +89,11 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     schema: roomSchema as unknown as Family<Room>['schema'],
     roles: ROOM_ROLES,
     partsAbout: (room) => [room, ...room.shells.map(({ shell }) => shell)].reduce((sum, shell) => sum + shellAbout(shell), 0),
+  },
+  paper: {
+    schema: goodSchema as unknown as Family<Good>['schema'],
+    roles: GOOD_ROLES,
+    partsAbout: ({ count, form, fills }) => (fills ? MOST_COPIES / 4 : count) * (form === 'book' || form === 'sheet' ? 4 : 1),
   },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],

@@ -22,12 +22,16 @@ export {
 export { CELL_FIELDS } from './casework/fields.ts';
 export { drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
-export type { Built, BuiltBay as Bay, SizeMark } from './kit/built.ts';
+export type { Built, BuiltBay as Bay, Extra, SizeMark, StandingNet } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
-export { boardFor, layersFor, type Means, type Sheeting, type User } from './kit/means.ts';
+export { boardFor, layersFor, type Means, type Sheeting, type ShelfOf, type ShelfSpace, type User } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
+export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';
+export { paperOf } from './paper/buildGood.ts';
+export { FORM_WORDS } from './paper/fields.ts';
+export { type Good, type GoodForm, MOST_COPIES } from './paper/good.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export {
   asRoom,

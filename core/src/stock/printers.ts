@@ -15,12 +15,13 @@ export const PRINTERS = {
 export type PrinterKind = keyof typeof PRINTERS;
 export const PRINTER_KINDS = Object.keys(PRINTERS) as readonly PrinterKind[];
 
-/** What pages are printed on, the thinnest first: common practice, no source. */
+/** What pages are printed on: weight in g/m², thickness in µm. Usual on packets, recalled from memory; a maker measures ten sheets and divides (ISO 534
+ *  measures a pack in the same way). */
 export const PRINT_STOCKS = {
-  plain: { name: 'plain paper' },
-  card: { name: 'card' },
-  label: { name: 'label paper' },
-  photo: { name: 'photo paper' },
+  plain: { name: 'plain paper', weight: 80, thickness: 100 },
+  card: { name: 'card', weight: 200, thickness: 250 },
+  label: { name: 'label paper', weight: 140, thickness: 150 },
+  photo: { name: 'photo paper', weight: 230, thickness: 240 },
 } as const;
 
 export type PrintStock = keyof typeof PRINT_STOCKS;

@@ -1,5 +1,7 @@
 import type { Assembly } from '../../assembly/index.ts';
-import type { Rect } from '../../shape/index.ts';
+import type { Net } from '../../net/index.ts';
+import type { Point, Pose, Rect } from '../../shape/index.ts';
+import type { PrintStock } from '../../stock/index.ts';
 import type { Space } from './panels.ts';
 
 /** A bay or a divided field of a front: which cell it is, by its path, and the clear space it has. */
@@ -16,11 +18,28 @@ export type SizeMark = {
   readonly at: number;
 };
 
+/** A net that is printed, cut and folded for a piece: where its first face stands in each copy, by the copy's number; lines to tear along; how many
+ *  fields of it are printed alike. */
+export type StandingNet = {
+  readonly key: string;
+  readonly name: string;
+  readonly net: Net;
+  readonly on: PrintStock;
+  readonly tears: readonly (readonly [Point, Point])[];
+  readonly cells: readonly [across: number, up: number];
+  readonly copies: readonly { readonly number: number; readonly pose: Pose }[];
+};
+
+/** What a piece takes that is neither cut from board nor printed: so many lengths, together so long. */
+export type Extra = { readonly what: string; readonly length: number; readonly count: number };
+
 /** A piece that stands: its assembly; the bays of its front, parents before children; the openings of its face frame; and sizes that stand on
- *  its drawings beside the outer ones. µm, doll size. */
+ *  its drawings beside the outer ones; nets of what is folded from paper. µm, doll size. */
 export type Built = {
   readonly assembly: Assembly;
   readonly bays: readonly BuiltBay[];
   readonly openings: readonly Rect[];
   readonly marks: readonly SizeMark[];
+  readonly nets?: readonly StandingNet[];
+  readonly extras?: readonly Extra[];
 };

@@ -10,7 +10,14 @@ export type Means = {
   readonly boards: readonly Board[];
   /** Who uses the pieces. */
   readonly users?: readonly User[];
+  /** The clear space of a shelf of another piece of the set; nothing where there is none. */
+  readonly shelf?: (shelf: ShelfOf) => ShelfSpace | undefined;
 };
+
+/** A shelf of a piece: the bay of its front, and which gap in it, counted from below. */
+export type ShelfOf = { readonly piece: string; readonly bay: readonly number[]; readonly gap: number };
+
+export type ShelfSpace = { readonly width: number; readonly height: number; readonly depth: number };
 
 /** A doll who uses every piece, or those that are named by their ids. */
 export type User = { readonly name: string; readonly body: Body; readonly uses: 'all' | readonly string[] };

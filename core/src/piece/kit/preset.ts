@@ -17,6 +17,7 @@ export type Preset = {
     | 'openings'
     | 'shop'
     | 'rooms'
+    | 'paper'
     | 'panels';
   readonly piece: object;
 };
