@@ -33,6 +33,7 @@ export {
   type SignLook,
   TONES_EDGE,
   type Tones,
+  tintOf,
 } from './look.ts';
 export { onSurface, outlineOfPaper, type Panel, type Paper, sizeOfPaper } from './paper.ts';
 export { type Fill, PATTERN_NAMES, PATTERNS, type Pattern, type PatternName, type Tint } from './pattern/index.ts';

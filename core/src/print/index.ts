@@ -5,10 +5,13 @@ export { bookletLeaves, type PrintedBooklet } from './bookletLeaves.ts';
 export { onFold } from './halves.ts';
 export { impose, imposed } from './impose.ts';
 export { type FileLayer, layersSvg, WORD_STYLE } from './layersSvg.ts';
+export { drawMotif, type MotifName } from './motifs.ts';
+export { drawNet, type NetSheet, netArt, outlineOfNet, type PanelLook } from './netSheet.ts';
 export {
   byLayer,
   type Drawing,
   fittedWords,
+  LINE_HEIGHT,
   LINE_STYLES,
   type LineMark,
   type LineStyle,
@@ -25,6 +28,7 @@ export {
   type WordsMark,
   wordsIn,
 } from './page.ts';
+export { type PanelFrame, panelAcross, panelsOf } from './panels.ts';
 export { artMarks, drawPaper, type PaperSheet, plainDrawing, repeatsOf } from './paperSheet.ts';
 export { planPages } from './planPages.ts';
 export {

@@ -38,7 +38,7 @@ export type PaperSheet = {
 const ringsOf = (regions: readonly Region[]): readonly Ring[] => regions.flatMap(({ outline, holes }) => [outline, ...holes]);
 
 /** The rectangle of the pattern that a rectangle of the paper may show. */
-const windowOn = ({ x0, y0, x1, y1 }: Rect, { art }: Paper): Rect =>
+const windowOn = ({ x0, y0, x1, y1 }: Rect, { art }: Pick<Paper, 'art'>): Rect =>
   bounds(
     (
       [
@@ -75,7 +75,7 @@ const signMarks = ({ lines, face, align, ink, border, width, height }: SignLook,
 };
 
 /** The art of a paper within a rectangle of it. */
-export const artMarks = (paper: Paper, look: Look, box: Rect): readonly Mark[] => {
+export const artMarks = (paper: Pick<Paper, 'art' | 'fit'>, look: Look, box: Rect): readonly Mark[] => {
   const window = windowOn(box, paper);
   const place = inverse(paper.art);
   const fills = fillsOf(look, window);

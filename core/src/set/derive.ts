@@ -3,13 +3,24 @@ import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spli
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
-import { type Bay, buildPiece, type Means, type PieceProblem, type SizeMark, type User } from '../piece/index.ts';
+import {
+  type Bay,
+  buildPiece,
+  type Extra,
+  type Means,
+  type PieceProblem,
+  type ShelfOf,
+  type SizeMark,
+  type StandingNet,
+  type User,
+} from '../piece/index.ts';
 import type { Rect } from '../shape/index.ts';
 import { thicknessOf } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
 import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { findingsOf, problemFinding } from './findings.ts';
+import { shelfAt, spaceOfShelf } from './shelves.ts';
 
 /** What follows from one piece's decisions. */
 export type DerivedPiece = {
@@ -29,6 +40,9 @@ export type MadePiece = {
   readonly openings: readonly Rect[];
   /** Decided sizes that stand on its drawings. */
   readonly marks: readonly SizeMark[];
+  /** What is folded from paper, and what that takes besides. */
+  readonly nets: readonly StandingNet[];
+  readonly extras: readonly Extra[];
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
   /** Parts that are joined of several because no sheet is as large. */
@@ -40,7 +54,7 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards, users }: Means, { trim, splice }: Cutting): string =>
+const keyOf = (piece: Piece, { scale, body, boards, users, shelf }: Means, { trim, splice }: Cutting): string =>
   JSON.stringify([
     { ...piece, dress: undefined },
     scale.doll / scale.real,
@@ -54,6 +68,7 @@ const keyOf = (piece: Piece, { scale, body, boards, users }: Means, { trim, spli
     ]),
     trim,
     splice,
+    piece.family === 'paper' && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
     users?.filter(({ uses }) => uses === 'all' || uses.includes(piece.id)).map((user) => [user.name, user.body]),
   ]);
 
@@ -69,7 +84,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
   const { trim } = cutting;
-  const { bays, openings, marks } = built.value;
+  const { bays, openings, marks, nets = [], extras = [] } = built.value;
   const { assembly, spliced: joined } =
     cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
@@ -79,6 +94,8 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     bays,
     openings,
     marks,
+    nets,
+    extras,
     inspection,
     groups,
     joined,
@@ -106,6 +123,8 @@ export const meansOf = (document: SetDocument): Means => ({
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
 export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts, inspection.boxes);
 
+const fillsShelf = (piece: Piece): boolean => piece.family === 'paper' && piece.fills !== null;
+
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not
  *  changed is taken over as the very same object, so that what depends on it can be told by identity. */
@@ -113,9 +132,17 @@ export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet
   const scale = scaleOf(document.doll);
   const means = meansOf(document);
   const known = new Map(previous?.pieces.map((piece) => [piece.key, piece]));
-  const pieces = document.pieces.map((piece) => {
-    const key = keyOf(piece, means, document.cutting);
-    return known.get(key) ?? derivePiece(key, piece, means, document.cutting);
-  });
+  const one = (piece: Piece, by: Means): DerivedPiece => {
+    const key = keyOf(piece, by, document.cutting);
+    return known.get(key) ?? derivePiece(key, piece, by, document.cutting);
+  };
+  // What fills a shelf comes after the pieces that shelves are in.
+  const first = new Map(document.pieces.flatMap((piece) => (fillsShelf(piece) ? [] : [[piece.id, one(piece, means)] as const])));
+  const shelf = (wanted: ShelfOf) => {
+    const made = first.get(wanted.piece)?.made;
+    const found = made ? shelfAt(made, wanted) : undefined;
+    return found && spaceOfShelf(found);
+  };
+  const pieces = document.pieces.map((piece) => first.get(piece.id) ?? one(piece, { ...means, shelf }));
   return { scale, pieces };
 };

@@ -1,5 +1,6 @@
 import { showLength, type Units } from '../measure/index.ts';
 import { describeFit } from './describeFit.ts';
+import { describeGood } from './describeGood.ts';
 import { describeRoom } from './describeRoom.ts';
 import { type Described, describeShape } from './describeShape.ts';
 import type { Finding } from './finding.ts';
@@ -250,6 +251,13 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'narrow-way':
     case 'legs-in-the-way':
       return describeRoom(finding, units);
+    case 'too-thick-to-fold':
+    case 'strip-too-narrow':
+    case 'lid-too-tight':
+    case 'art-upside-down':
+    case 'small-part':
+    case 'no-such-shelf':
+      return describeGood(finding, units);
     case 'does-not-suit':
       return describeFit(finding, units);
     default:

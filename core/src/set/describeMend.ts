@@ -54,6 +54,14 @@ export const describeMend = (mend: Mend): string => {
       return 'let a cornice run over it';
     case 'hang':
       return 'hang it where it suits her';
+    case 'thinner-paper':
+      return 'print it on plain paper';
+    case 'loosen':
+      return 'make it looser by 0.3 mm';
+    case 'turn-art':
+      return mend.detail === '' ? 'turn it the right way up' : `leave “${mend.detail}” out`;
+    case 'off-shelf':
+      return 'let it stand by itself';
     case 'no-grain':
       return 'let the grain run any way';
     default:

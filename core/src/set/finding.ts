@@ -71,6 +71,12 @@ export type FindingCase =
   | ({ readonly code: 'leg-outside'; readonly part: string } & Numbers<'beyond' | 'legs'>)
   | ({ readonly code: 'slot-too-loose'; readonly part: string } & Numbers<'play' | 'most' | 'slots'>)
   | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>)
+  | ({ readonly code: 'too-thick-to-fold'; readonly panel: string } & Numbers<'fold' | 'paper'>)
+  | ({ readonly code: 'strip-too-narrow'; readonly net: string } & Numbers<'width' | 'least'>)
+  | ({ readonly code: 'lid-too-tight' } & Numbers<'play' | 'least'>)
+  | ({ readonly code: 'art-upside-down'; readonly panel: string } & Numbers<never>)
+  | ({ readonly code: 'small-part' } & Numbers<'longest'>)
+  | ({ readonly code: 'no-such-shelf' } & Numbers<never>)
   | ({ readonly code: 'things-clash'; readonly one: string; readonly other: string } & Numbers<never>)
   | ({ readonly code: 'stands-outside'; readonly thing: string } & Numbers<never>)
   | ({ readonly code: 'hangs-free'; readonly thing: string } & Numbers<never>)
@@ -116,6 +122,10 @@ export const MEND_KINDS = [
   'rail-over',
   'cornice-over',
   'hang',
+  'thinner-paper',
+  'loosen',
+  'turn-art',
+  'off-shelf',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

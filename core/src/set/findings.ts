@@ -8,6 +8,7 @@ import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver }
 import type { Piece } from './document.ts';
 import type { Finding, Mend } from './finding.ts';
 import { unsuited } from './fitFindings.ts';
+import { goodFindings } from './goodFindings.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
 import { tooFine } from './outlineFindings.ts';
@@ -130,6 +131,7 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   looseSlots,
   tooFine,
   unsuited,
+  goodFindings,
 ];
 
 /** All findings about a piece that stands, the gravest kinds first. */

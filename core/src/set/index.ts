@@ -16,6 +16,7 @@ export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type Fit, fitOf, seatUnder } from './fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
+export { type GoodSheet, printedGoods, sheetsOfGood } from './goods.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
 export { openingMoved } from './moveOpening.ts';
 export { drawingsOf, type MadeUp, makeUp, pagesOf, templatePages, type Wanted } from './pages.ts';
@@ -23,6 +24,7 @@ export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from '
 export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
+export { type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
 export { slantWords } from './slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';

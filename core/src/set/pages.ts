@@ -16,6 +16,7 @@ import { type DerivedCovering, deriveCoverings, printedPapers } from './covering
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
+import { printedGoods } from './goods.ts';
 import { paperNeeds } from './paperNeeds.ts';
 import { paperPlans } from './paperPlans.ts';
 import { printFindings } from './printFindings.ts';
@@ -33,9 +34,15 @@ export const drawingsOf = (
   derived: DerivedSet,
   wanted: Wanted,
   coverings: readonly DerivedCovering[],
-): { readonly templates: readonly Drawing[]; readonly papers: readonly PaperSheet[]; readonly leaves: readonly Drawing[] } => ({
+): {
+  readonly templates: readonly Drawing[];
+  readonly papers: readonly PaperSheet[];
+  readonly nets: readonly Drawing[];
+  readonly leaves: readonly Drawing[];
+} => ({
   templates: wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted).map(drawTemplate),
   papers: wanted.what === 'templates' ? [] : printedPapers(document, derived, coverings, wanted.pieces),
+  nets: wanted.what === 'templates' ? [] : printedGoods(document, derived, wanted.pieces),
   // Booklets are of the set and of no piece.
   leaves: wanted.what === 'templates' || wanted.pieces !== null ? [] : printedBooklets(document, derived).flatMap(bookletLeaves),
 });
@@ -59,8 +66,8 @@ export const templatePages = (document: SetDocument, derived: DerivedSet, wanted
  *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
 export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wanted, known: readonly DerivedCovering[] = []): MadeUp => {
   const coverings = wanted.what === 'templates' ? [] : deriveCoverings(document, derived, known);
-  const { templates, papers, leaves: folded } = drawingsOf(document, derived, wanted, coverings);
-  const drawn = [...papers.map(drawPaper), ...folded];
+  const { templates, papers, nets, leaves: folded } = drawingsOf(document, derived, wanted, coverings);
+  const drawn = [...papers.map(drawPaper), ...nets, ...folded];
   const { printing, name } = document;
   const mine = coverings.filter(({ id }) => wanted.pieces === null || wanted.pieces.includes(id));
   const bought = document.finishes.filter(({ id, supply, how }) => how !== 'paint' && supply.kind !== 'printed' && wears(mine, id));

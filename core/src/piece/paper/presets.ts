@@ -231,7 +231,7 @@ export const GOOD_PRESETS: readonly Preset[] = [
     tab: '2 mm',
     art: [
       { panel: 'spine', words: '{title}', turn: 3 },
-      { panel: 'front cover', words: '{title}\n{author}', face: 'name' },
+      { panel: 'front cover', words: '{title}', face: 'name' },
     ],
   }),
   preset('hardback', 'Hardback', 'card in its cover, paper turned in', 'book dictionary atlas cookery', {
@@ -244,7 +244,7 @@ export const GOOD_PRESETS: readonly Preset[] = [
     tab: '4 mm',
     art: [
       { panel: 'spine', words: '{title}', turn: 3, face: 'name' },
-      { panel: 'front cover', words: '{title}\n{author}', face: 'name' },
+      { panel: 'front cover', words: '{title}', face: 'name' },
     ],
   }),
   preset('book-stack', 'Stack of books', 'lying on one another', 'pile reading library', {

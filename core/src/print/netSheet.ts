@@ -1,0 +1,275 @@
+// µm on paper. A net as it is printed: art on each panel the right way up once it is folded, cut lines, folds, tabs, its name below.
+import { type Affine, affineAt, inkOf, type Look, mainColour, type SignFace, tintOf } from '../cover/index.ts';
+import type { Net, NetRing } from '../net/index.ts';
+import {
+  areaOf,
+  bounds,
+  grown,
+  merged,
+  type Point,
+  type Pose,
+  type Rect,
+  type Region,
+  type Ring,
+  rectRing,
+  signedArea,
+} from '../shape/index.ts';
+import type { PrintStock } from '../stock/index.ts';
+import { drawMotif, type MotifName } from './motifs.ts';
+import { BLEED, NAME_ROOM, nameBelow } from './nameBelow.ts';
+import { type Drawing, LINE_HEIGHT, line, type Mark, textWidth } from './page.ts';
+import { type PanelFrame, panelAcross, panelsOf } from './panels.ts';
+import { artMarks } from './paperSheet.ts';
+import { moved } from './place.ts';
+
+/** What is printed on a panel, in colours and doll sizes. */
+export type PanelLook = {
+  readonly panel: string;
+  readonly across: readonly string[];
+  readonly ground: string | null;
+  readonly look: Look | null;
+  readonly motif: MotifName | 'none';
+  readonly lines: readonly string[];
+  readonly face: SignFace;
+  readonly align: 'left' | 'middle';
+  readonly ink: string;
+  /** From the foot of a line to the next; null fills the panel. */
+  readonly high: number | null;
+  readonly turn: 0 | 1 | 2 | 3;
+};
+
+/** A net with all that is printed on it. `ground` is what all of it is printed with; `seed` and `number` are those of the copy; `real` is how many µm at doll size a
+ *  real one is. */
+export type NetSheet = {
+  readonly tag: string;
+  readonly name: string;
+  readonly net: Net;
+  readonly pose: Pose;
+  readonly on: PrintStock;
+  readonly ground: string | null;
+  readonly looks: readonly PanelLook[];
+  readonly cells: readonly [across: number, up: number];
+  readonly tears: readonly (readonly [Point, Point])[];
+  readonly seed: number;
+  readonly number: number;
+  readonly real: number;
+};
+
+const whole = (ring: NetRing): Ring => {
+  const rounded = ring.map(([x, y]): Point => [Math.round(x) + 0, Math.round(y) + 0]);
+  return signedArea(rounded) < 0 ? rounded.toReversed() : rounded;
+};
+
+/** What is cut out: faces and tabs together, less the holes. */
+export const outlineOfNet = (net: Net): readonly Region[] => {
+  const holes = (own: readonly NetRing[] | undefined): readonly Ring[] => (own ?? []).map((ring) => whole(ring).toReversed());
+  return merged([
+    ...net.faces.map((face): Region => ({ outline: whole(face.outline), holes: holes(face.holes) })),
+    ...net.tabs.map(({ outline }): Region => ({ outline: whole(outline), holes: [] })),
+  ]);
+};
+
+/** From a frame's own places to the net's. */
+const placeOf = ({ origin, right, up }: PanelFrame): Affine => [right[0], right[1], up[0], up[1], origin[0], origin[1]];
+
+const INK_WHITE = '#ffffff';
+
+/** White round words, as a share of the panel's shorter side. */
+const AIR = 0.09;
+
+type Box = readonly [x0: number, y0: number, x1: number, y1: number];
+
+/** Words in a box of a frame, as large as they were told to be or as the box lets them. */
+const wordsIn = (
+  lines: readonly string[],
+  look: Pick<PanelLook, 'face' | 'align' | 'ink' | 'high'>,
+  [x0, y0, x1, y1]: Box,
+  place: Affine,
+): Mark => {
+  const [width, room] = [x1 - x0, y1 - y0];
+  const height = look.high === null ? room : Math.min(room, look.high * LINE_HEIGHT * lines.length);
+  const low = (y0 + y1 - height) / 2;
+  const [a, b, c, d] = place;
+  const [e, f] = affineAt(place, [x0, low]);
+  return { kind: 'words', lines, face: look.face, align: look.align, colour: look.ink, width, height, matrix: [a, b, c, d, e, f] };
+};
+
+/** What stands in one field of a panel. */
+const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: NetSheet, seed: number): readonly Mark[] => {
+  const marks: Mark[] = [];
+  const [width, height] = [x1 - x0, y1 - y0];
+  const here: Affine = [place[0], place[1], place[2], place[3], ...affineAt(place, [x0, y0])];
+  if (look.motif !== 'none') {
+    const { areas, words } = drawMotif(look.motif, width, height, seed, sheet.real);
+    const ground = look.ground ?? sheet.ground ?? INK_WHITE;
+    for (const { share, rings } of areas)
+      marks.push({
+        kind: 'fill',
+        colour: tintOf({ ink: 0, mix: { ink: 1, share: 1 - share } }, [look.ink, ground]),
+        rings: rings.map((ring) => ring.map((point) => affineAt(here, point))),
+      });
+    for (const { lines, face, align, box } of words) marks.push(wordsIn(lines, { face, align, ink: look.ink, high: null }, box, here));
+  }
+  if (look.lines.some((each) => each.trim() !== '')) {
+    const air = Math.min(width, height) * AIR;
+    // Over columns, a month or a stave words are a heading.
+    const heading = ['print', 'month', 'staves'].includes(look.motif);
+    const inset = look.motif === 'frame' ? air * 1.6 : air;
+    marks.push(
+      wordsIn(look.lines, look, [inset, heading ? height * 0.86 : inset, width - inset, height - (heading ? air * 0.5 : inset)], here),
+    );
+  }
+  return marks;
+};
+
+/** A heading stands on a strip of the ground, so that what is under it does not show through. */
+const bare = (look: PanelLook, frame: PanelFrame, sheet: NetSheet): readonly Mark[] => {
+  if (!['print', 'staves'].includes(look.motif) || look.lines.every((each) => each.trim() === '')) return [];
+  const place = placeOf(frame);
+  const strip = rectRing(0, frame.height * 0.84, frame.width, frame.height).map((point) => affineAt(place, point));
+  return [{ kind: 'fill', colour: look.ground ?? sheet.ground ?? INK_WHITE, rings: [strip] }];
+};
+
+/** The words that are laid on a motif as its heading come after the strip that they stand on. */
+const onPanel = (look: PanelLook, frame: PanelFrame, sheet: NetSheet): readonly Mark[] => {
+  const place = placeOf(frame);
+  const [across, up] = sheet.cells;
+  const [w, h] = [frame.width / across, frame.height / up];
+  const fields = Array.from({ length: across * up }, (_, index): readonly Mark[] => {
+    const [column, row] = [index % across, up - 1 - Math.floor(index / across)];
+    const lines = look.lines.map((each) => each.replaceAll('{n}', String(sheet.number * across * up + index + 1)));
+    return inField({ ...look, lines }, [column * w, row * h, (column + 1) * w, (row + 1) * h], place, sheet, sheet.seed + sheet.number);
+  });
+  const marks = fields.flat();
+  const strip = bare(look, frame, sheet);
+  if (strip.length === 0) return marks;
+  return [...marks.filter(({ kind }) => kind !== 'words'), ...strip, ...marks.filter(({ kind }) => kind === 'words')];
+};
+
+const rectOf = ({ width, height }: PanelFrame): Rect => ({ x0: 0, y0: 0, x1: width, y1: height });
+
+/** A finish of the tray on a panel: its pattern runs as the panel stands. */
+const finished = (look: Look, frame: PanelFrame): readonly Mark[] => {
+  const { origin, right, up } = frame;
+  const art = {
+    cos: right[0],
+    sin: -right[1],
+    dx: -(origin[0] * right[0] + origin[1] * right[1]),
+    dy: -(origin[0] * up[0] + origin[1] * up[1]),
+  };
+  const box = bounds(frame.rings.flat());
+  return artMarks({ art, fit: rectOf(frame) }, look, { x0: box.x0 - BLEED, y0: box.y0 - BLEED, x1: box.x1 + BLEED, y1: box.y1 + BLEED });
+};
+
+const grownRings = (rings: readonly NetRing[], by: number): readonly Ring[] =>
+  grown({ outline: whole(rings[0] ?? []), holes: [] }, by).flatMap(({ outline, holes }) => [outline, ...holes]);
+
+/** All that is printed on one side of a net, in the net's own places (behind: the sheet turned over, x mirrored). */
+export const netArt = (sheet: NetSheet, behind = false): readonly Mark[] => {
+  const { net, pose, looks, ground } = sheet;
+  const panels = panelsOf(net, pose, behind);
+  const lookOn = new Map(looks.map((look) => [look.panel, look]));
+  const marks: Mark[] = [];
+  // Grounds first, each a little beyond its panel, so that no white shows where a fold strays; then the panels' own.
+  const grounds = panels.flatMap((panel) => {
+    const colour = lookOn.get(panel.name)?.ground ?? (behind ? null : ground);
+    return colour !== null && colour.toLowerCase() !== INK_WHITE ? [{ panel, colour }] : [];
+  });
+  for (const { panel, colour } of grounds)
+    for (const face of facesIn(panel)) marks.push({ kind: 'fill', colour, rings: grownRings([face], BLEED / 2) });
+  for (const { panel, colour } of grounds) for (const face of facesIn(panel)) marks.push({ kind: 'fill', colour, rings: [face] });
+  for (const look of looks) {
+    if (!look.look && look.motif === 'none' && look.lines.every((each) => each.trim() === '')) continue;
+    const frame = panelAcross(net, pose, [look.panel, ...look.across], look.turn, behind);
+    if (!frame) continue;
+    const clip = frame.rings.map(whole);
+    marks.push({ kind: 'group', clip, marks: [...(look.look ? finished(look.look, frame) : []), ...onPanel(look, frame, sheet)] });
+  }
+  return marks;
+};
+
+/** Faces of a panel, without the rings of holes, which run the other way. */
+const facesIn = ({ rings }: PanelFrame): readonly Ring[] => {
+  const [first] = rings;
+  const way = first ? Math.sign(signedArea(first as Ring)) : 1;
+  return rings.filter((ring) => Math.sign(signedArea(ring as Ring)) === way) as readonly Ring[];
+};
+
+/** Where glue goes: a hatch on each tab, and the number in which it is glued. */
+const tabMarks = ({ tabs }: Net): readonly Mark[] =>
+  tabs.flatMap(({ outline }, index): readonly Mark[] => {
+    const [a, b, c, d] = outline as unknown as readonly [Point, Point, Point, Point];
+    const middle: Point = [(a[0] + b[0] + c[0] + d[0]) / 4, (a[1] + b[1] + c[1] + d[1]) / 4];
+    const deep = Math.abs((d[0] - a[0]) * (b[1] - a[1]) - (d[1] - a[1]) * (b[0] - a[0])) / Math.hypot(d[0] - a[0], d[1] - a[1]);
+    const size = Math.min(2_000, deep * 0.6);
+    const zigzag = [0.15, 0.3, 0.45, 0.6, 0.75, 0.9].map((share, step): Point => {
+      const [from, to] = step % 2 === 0 ? ([a, d] as const) : ([b, c] as const);
+      return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
+    });
+    return [
+      line('glue', zigzag),
+      ...(size < 1_100
+        ? []
+        : [{ kind: 'text', text: String(index + 1), at: [middle[0], middle[1] - size * 0.35], size, anchor: 'middle', angle: 0 } as const]),
+    ];
+  });
+
+const foldMarks = ({ hinges, tabs }: Net): readonly Mark[] => [
+  ...hinges.flatMap(({ from, to, angle, how }) =>
+    how === 'rolled' || how === 'plain' ? [] : [line(how === 'valley' || angle < 0 ? 'valley' : 'fold', [from, to])],
+  ),
+  ...tabs.map(({ on }) => line('fold', [on.from, on.to])),
+];
+
+/** A net as a drawing, at the origin. Shape: a sheet → a drawing as large as the net, and higher by the room for its name; printed behind too where panels of
+ *  its back have something on them. */
+export const drawNet = (sheet: NetSheet): Drawing => {
+  const { net, tag, name, on, looks } = sheet;
+  const cut = outlineOfNet(net);
+  const { x0, y0, x1, y1 } = bounds(cut.flatMap(({ outline }) => outline));
+  const [width, height] = [x1 - x0, y1 - y0];
+  const bled = cut.flatMap((region) => grown(region, BLEED)).flatMap(({ outline, holes }) => [outline, ...holes]);
+  const art = netArt(sheet);
+  const marks: readonly Mark[] = [
+    ...(art.length > 0 ? [{ kind: 'group', clip: bled, marks: art } as const] : []),
+    ...cut.flatMap(({ outline, holes }) => [outline, ...holes]).map((ring) => line('cut', ring, true)),
+    ...foldMarks(net),
+    ...sheet.tears.map((ends) => line('valley', ends)),
+    ...tabMarks(net),
+  ];
+  const printed = new Set(
+    looks
+      .filter(({ look, motif, ground, lines }) => look || motif !== 'none' || ground || lines.some((each) => each.trim() !== ''))
+      .map(({ panel }) => panel),
+  );
+  const behind = net.faces.some((face) => face.behind !== undefined && printed.has(face.behind)) ? netArt(sheet, true) : [];
+  const clipBehind = bled.map((ring) => ring.map(([x, y]): Point => [-x, y]));
+  const called = `${tag} ${name}`;
+  const [region, ...more] = merged([
+    ...cut.map(
+      ({ outline, holes }): Region => ({
+        outline: outline.map(([x, y]): Point => [x - x0, y - y0 + NAME_ROOM]),
+        holes: holes.map((hole) => hole.map(([x, y]): Point => [x - x0, y - y0 + NAME_ROOM])),
+      }),
+    ),
+    { outline: rectRing(0, 0, Math.round(Math.min(width, textWidth(called, 2_300))), NAME_ROOM), holes: [] },
+  ]);
+  const inked = sheet.ground
+    ? areaOf(cut) * inkOf(sheet.ground)
+    : looks.reduce(
+        (sum, { look, ground }) =>
+          sum + (look || ground ? (areaOf(cut) / Math.max(1, looks.length)) * inkOf(look ? mainColour(look) : (ground ?? INK_WHITE)) : 0),
+        0,
+      );
+  return {
+    tag,
+    name,
+    on,
+    width,
+    height: height + NAME_ROOM,
+    ink: inked,
+    marks: [...moved(marks, -x0, NAME_ROOM - y0), nameBelow(called, width)],
+    ...(region && more.length === 0 ? { outline: region } : {}),
+    ...(behind.length > 0 ? { back: moved([{ kind: 'group', clip: clipBehind, marks: behind }], x1, NAME_ROOM - y0) } : {}),
+  };
+};
