@@ -36,7 +36,8 @@ export const foldedNet = ({ faces, hinges }: Net, share: number, oneByOne = fals
 };
 
 /** Where a tab lies when its face stands and it is folded in against the face that it is glued to. */
-export const foldedTab = (tab: NetTab, poses: readonly Pose[]): Pose => hung(poses[tab.on.face] as Pose, tab.on.from, tab.on.to, tab.angle);
+export const foldedTab = (tab: NetTab, poses: readonly Pose[], share = 1): Pose =>
+  hung(poses[tab.on.face] as Pose, tab.on.from, tab.on.to, tab.angle * share);
 
 /** A ring of the net in space. */
 export const inSpaceOf = (pose: Pose, ring: NetRing): readonly Vec3[] => ring.map((point) => toSpace(pose, point));

@@ -14,6 +14,7 @@ const VIEWS = {
   pieces: async () => ({ default: (await import('../views/pieces/index.ts')).PiecesView }),
   room: async () => ({ default: (await import('../views/room/index.ts')).RoomView }),
   coverings: async () => ({ default: (await import('../views/coverings/index.ts')).CoveringsView }),
+  goods: async () => ({ default: (await import('../views/goods/index.ts')).GoodsView }),
   cutting: async () => ({ default: (await import('../views/cutting/index.ts')).CuttingView }),
   printing: async () => ({ default: (await import('../views/printing/index.ts')).PrintingView }),
   history: async () => ({ default: (await import('../views/history/index.ts')).HistoryView }),
@@ -25,7 +26,7 @@ type Views = Readonly<Record<keyof typeof VIEWS, ComponentType>>;
  *  for longer than the fetching takes. The others are fetched when they are turned to. */
 const fetchViews = async (path: string): Promise<Views> => {
   const named =
-    /^\/sets\/[^/]+\/(doll|pieces|room|coverings|cutting|printing|history)/.exec(path)?.[1] ??
+    /^\/sets\/[^/]+\/(doll|pieces|room|coverings|goods|cutting|printing|history)/.exec(path)?.[1] ??
     (path.startsWith('/sets/') ? 'pieces' : 'sets');
   const first = await VIEWS[named as keyof typeof VIEWS]();
   const entries = Object.entries(VIEWS).map(([name, fetch]) => [name, name === named ? first.default : lazy<ComponentType>(fetch)]);
@@ -87,6 +88,8 @@ const routerOf = (views: Views) =>
             { path: 'room/:pieceId', element: <views.room /> },
             { path: 'coverings', element: <views.coverings /> },
             { path: 'coverings/:pieceId', element: <views.coverings /> },
+            { path: 'goods', element: <views.goods /> },
+            { path: 'goods/:pieceId', element: <views.goods /> },
             { path: 'cutting', element: <views.cutting /> },
             { path: 'printing', element: <views.printing /> },
             { path: 'history', element: <views.history /> },

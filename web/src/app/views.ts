@@ -16,6 +16,11 @@ export const SET_VIEWS = [
   },
   { path: 'room', label: 'Room', codes: [] },
   { path: 'coverings', label: 'Coverings', codes: [] },
+  {
+    path: 'goods',
+    label: 'Small goods',
+    codes: ['too-thick-to-fold', 'strip-too-narrow', 'lid-too-tight', 'art-upside-down', 'words-too-small', 'no-such-shelf'],
+  },
   { path: 'cutting', label: 'Cutting', codes: ['part-larger-than-board', 'part-joined'] },
   { path: 'printing', label: 'Printing', codes: [] },
 ] as const;

@@ -8,6 +8,8 @@ type Props = { readonly current: string | undefined; readonly view: 'pieces' | '
 /** The pieces of the set as tickets, with their marks; the one that lies open is always in sight. */
 export const PieceTickets = ({ current, view, onTurn }: Props) => {
   const { pieces } = useSet();
+  // Small goods have a page of their own; only what is cut of board is seen among the pieces.
+  const shown = ({ id, family }: (typeof pieces)[number]): boolean => family !== 'paper' || id === current;
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -20,7 +22,7 @@ export const PieceTickets = ({ current, view, onTurn }: Props) => {
       aria-label="Pieces of this set"
       className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
     >
-      {pieces.map((piece) => (
+      {pieces.filter(shown).map((piece) => (
         <NavLink
           key={piece.id}
           to={`/sets/${setId}/${view}/${piece.id}`}

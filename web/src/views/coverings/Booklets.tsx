@@ -4,10 +4,8 @@ import { Minus, Plus, Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import { Link, useParams } from 'react-router';
 import { useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Button, Choice, SizeField, TextField } from '../../ui/index.ts';
+import { Button, Choice, HANDS, InkChoice, LINES_STAND, SizeField, TextField, WordsField } from '../../ui/index.ts';
 import { readable } from './dressing.ts';
-import { ALIGN, FACES, WordsField } from './FlatArt.tsx';
-import { InkChoice } from './InkChoice.tsx';
 import { STOCKS } from './SupplyFields.tsx';
 
 const MOST = 40;
@@ -103,8 +101,8 @@ const BookletFields = ({
           <Minus size={16} /> the one before the back
         </Button>
       </div>
-      <Choice label="Written" value={face} options={FACES} onChange={(next) => put(`the hand of ${name}`, { face: next })} />
-      <Choice label="Lines" value={align} options={ALIGN} onChange={(next) => put(`the lines of ${name}`, { align: next })} />
+      <Choice label="Written" value={face} options={HANDS} onChange={(next) => put(`the hand of ${name}`, { face: next })} />
+      <Choice label="Lines" value={align} options={LINES_STAND} onChange={(next) => put(`the lines of ${name}`, { align: next })} />
       <InkChoice label="words" usual={null} value={ink} onChange={(next) => put(`the ink of ${name}`, { ink: next ?? ink })} />
       <InkChoice label="ground" usual={null} value={ground} onChange={(next) => put(`the ground of ${name}`, { ground: next ?? ground })} />
       <Choice label="Printed on" value={on} options={STOCKS} onChange={(next) => put(`what ${name} is printed on`, { on: next })} />

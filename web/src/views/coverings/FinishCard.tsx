@@ -2,10 +2,9 @@ import { type Art, type Finish, PATTERN_NAMES, PATTERNS, type PatternName } from
 import { dollUm, UM } from '@parlor/core/measure';
 import { Trash2 } from 'lucide-react';
 import { useEdit, useSet } from '../../state/index.ts';
-import { Button, Choice, NumberField, Picker, SizeField, TextField } from '../../ui/index.ts';
+import { Button, Choice, InkChoice, NumberField, Picker, SizeField, TextField } from '../../ui/index.ts';
 import { type Change, changeFinish, dropFinish, patternArt, signArt } from './dressing.ts';
 import { PictureFields, SignFields } from './FlatArt.tsx';
-import { InkChoice } from './InkChoice.tsx';
 import { PatternFields } from './PatternFields.tsx';
 import { SupplyFields } from './SupplyFields.tsx';
 

@@ -1,9 +1,9 @@
-import { type Art, type Finish, LEAST_DPI, SIGN_FACES, type SignFace, usedPixels } from '@parlor/core/cover';
+import { type Art, type Finish, LEAST_DPI, usedPixels } from '@parlor/core/cover';
 import { realUm, UM } from '@parlor/core/measure';
 import { RotateCw } from 'lucide-react';
-import { type ReactNode, useId, useState } from 'react';
+import type { ReactNode } from 'react';
 import { useScale } from '../../state/index.ts';
-import { Button, Check, Choice, NumberField, pictureUrl, SizeField } from '../../ui/index.ts';
+import { Button, Check, Choice, HANDS, LINES_STAND, NumberField, pictureUrl, SizeField, WordsField } from '../../ui/index.ts';
 import type { Change } from './dressing.ts';
 import { OwnPicture } from './OwnPicture.tsx';
 
@@ -112,55 +112,6 @@ export const PictureFields = ({ finish, art, change }: { readonly finish: Finish
   );
 };
 
-const FACE_WORDS: Readonly<Record<SignFace, string>> = { text: 'plain', name: 'shop front', hand: 'by hand' };
-export const FACES = SIGN_FACES.map((value) => ({ value, label: FACE_WORDS[value] }));
-export const ALIGN = [
-  { value: 'middle', label: 'in the middle' },
-  { value: 'left', label: 'from the left' },
-] as const;
-
-/** Words as they are typed, line by line; written when they are left. */
-export const WordsField = ({
-  label = 'Words, line by line',
-  value,
-  onChange,
-}: {
-  readonly label?: string;
-  readonly value: string;
-  readonly onChange: (words: string) => void;
-}) => {
-  const id = useId();
-  const [text, setText] = useState<string | null>(null);
-  return (
-    <div>
-      <label htmlFor={id} className="text-small text-graphite">
-        {label}
-      </label>
-      <textarea
-        id={id}
-        rows={Math.min(8, Math.max(2, (text ?? value).split('\n').length))}
-        maxLength={600}
-        value={text ?? value}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => {
-          // What no pen writes is left out, as the set document would refuse it.
-          const written = text
-            ?.split('\n')
-            .slice(0, 40)
-            .map((line) => line.replace(/[\p{Cc}\p{Cs}]/gu, ''))
-            .join('\n');
-          if (written !== undefined && written !== value) onChange(written);
-          setText(null);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') setText(null);
-        }}
-        className="w-full bg-paper font-hand text-lead rounded-slip border border-tab p-2.5 hover:border-moss"
-      />
-    </div>
-  );
-};
-
 /** A sign, label, price list or poster: its words, and the exact size of its box. */
 export const SignFields = ({
   finish,
@@ -195,8 +146,8 @@ export const SignFields = ({
           onChange={(um) => put(`how high ${finish.name} is`, { height: realUm(um) })}
         />
       </div>
-      <Choice label="Written" value={art.face} options={FACES} onChange={(face) => put(`the hand of ${finish.name}`, { face })} />
-      <Choice label="Lines" value={art.align} options={ALIGN} onChange={(align) => put(`the lines of ${finish.name}`, { align })} />
+      <Choice label="Written" value={art.face} options={HANDS} onChange={(face) => put(`the hand of ${finish.name}`, { face })} />
+      <Choice label="Lines" value={art.align} options={LINES_STAND} onChange={(align) => put(`the lines of ${finish.name}`, { align })} />
       {ink('words', art.ink, (next) => put(`the ink of ${finish.name}`, { ink: next }))}
       {ink('ground', art.ground, (next) => put(`the ground of ${finish.name}`, { ground: next }))}
       <Check checked={art.border} onChange={(border) => put(`the border of ${finish.name}`, { border })}>

@@ -3,9 +3,8 @@ import { realUm, showLength, UM } from '@parlor/core/measure';
 import { rulerGrid } from '@parlor/core/set';
 import { Shuffle } from 'lucide-react';
 import { useScale, useSet, useUnits } from '../../state/index.ts';
-import { Button, SizeField } from '../../ui/index.ts';
+import { Button, InkChoice, SizeField } from '../../ui/index.ts';
 import { type Change, realSizes, wholeCourses } from './dressing.ts';
-import { InkChoice } from './InkChoice.tsx';
 import { lookOfArt } from './looks.ts';
 
 /** The pattern's real sizes, its inks, and whole courses for the piece that lies open. */

@@ -19,6 +19,7 @@ const KINDS = [
   { value: 'openings', label: 'doors and windows' },
   { value: 'shop', label: 'shop' },
   { value: 'rooms', label: 'rooms' },
+  { value: 'paper', label: 'small goods' },
   { value: 'panels', label: 'free panels' },
   { value: 'yours', label: 'yours' },
 ] as const;

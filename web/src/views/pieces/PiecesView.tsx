@@ -57,7 +57,7 @@ const Empty = () => (
 export const PiecesView = () => {
   const { pieces } = useSet();
   const { pieceId } = useParams();
-  const piece = pieces.find(({ id }) => id === pieceId) ?? pieces[0];
+  const piece = pieces.find(({ id }) => id === pieceId) ?? pieces.find(({ family }) => family !== 'paper');
   const derived = useDerivedPiece(piece?.id);
   const failed = useAppSelector((state) => state.derived.failed);
   return (

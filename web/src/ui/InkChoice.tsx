@@ -1,5 +1,5 @@
-import { useSet } from '../../state/index.ts';
-import { cx } from '../../ui/index.ts';
+import { useSet } from '../state/index.ts';
+import { cx } from './cx.ts';
 
 /** A row of the palette's colours; the first keeps the pattern's own. */
 export const InkChoice = ({

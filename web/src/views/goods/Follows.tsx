@@ -1,0 +1,146 @@
+import { showLength } from '@parlor/core/measure';
+import type { Good } from '@parlor/core/piece';
+import { imposed } from '@parlor/core/print';
+import { type DerivedPiece, type GoodSheet, printedGoods } from '@parlor/core/set';
+import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { Choice, canDrawModel, MarginNote, NoModel, usePicturesCame } from '../../ui/index.ts';
+import { Player } from './Player.tsx';
+
+// Three dimensions are fetched when all that is read and typed in stands there.
+const FoldStage = lazy(async () => ({ default: (await import('./FoldStage.tsx')).FoldStage }));
+
+const SHOW = [
+  { value: 'one', label: 'one, folding' },
+  { value: 'all', label: 'all where they stand' },
+] as const;
+
+type Props = {
+  readonly good: Good;
+  readonly piece: DerivedPiece;
+  readonly sheets: readonly GoodSheet[];
+  /** The net in hand. */
+  readonly sheet: GoodSheet;
+  readonly folds: number;
+  readonly onTouch: (panel: string, sheet: GoodSheet) => void;
+};
+
+/** Pages that the good takes by itself, and those that all small goods of the set take together. */
+const Pages = ({ good }: { readonly good: Good }) => {
+  const document = useDeferredValue(useSet());
+  const set = useAppSelector((state) => state.derived.set);
+  const { setId } = useParams();
+  const counted = useMemo(() => {
+    if (!set || set.pieces.length !== document.pieces.length) return null;
+    const rules = { ...document.printing, sides: 'one' as const };
+    const all = printedGoods(document, set, null);
+    const own = printedGoods(document, set, [good.id]);
+    return PRINT_STOCK_NAMES.flatMap((on) => {
+      const pick = (drawings: typeof all) => drawings.filter((drawing) => (drawing.on ?? 'plain') === on);
+      const [whole, mine] = [pick(all), pick(own)];
+      if (mine.length === 0) return [];
+      return [{ on, mine: mine.length, pages: imposed(mine, rules, '').pages.length, together: imposed(whole, rules, '').pages.length }];
+    });
+  }, [document, set, good.id]);
+  return (
+    <ul className="text-note space-y-1" data-testid="takes">
+      {(counted ?? []).map(({ on, mine, pages, together }) => (
+        <li key={on}>
+          <Link
+            to={`/sets/${setId}/printing?print=coverings&find=${encodeURIComponent(`${good.mark}-1`)}`}
+            className="underline underline-offset-4 decoration-dotted"
+          >
+            {pages} {pages === 1 ? 'page' : 'pages'} of {PRINT_STOCKS[on].name}
+          </Link>
+          , {PRINT_STOCKS[on].weight} g/m², for {mine} {mine === 1 ? 'net' : 'nets'}
+          {together > pages && <span className="text-graphite">; {together} for all small goods of the set</span>}
+        </li>
+      ))}
+    </ul>
+  );
+};
+
+/** What follows from a good: it folds, what it takes, what is to be minded. */
+export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) => {
+  const [share, setShare] = useState(1);
+  const [show, setShow] = useState<'one' | 'all'>('one');
+  const came = usePicturesCame();
+  const night = useAppSelector((state) => state.desk.night);
+  const units = useUnits();
+  const { doll } = useSet();
+  const made = piece.made;
+  const several =
+    (made?.nets[0]?.copies.length ?? 0) > 1 || sheets.some(({ net }) => net.copies[0]?.number !== sheet.net.copies[0]?.number);
+  const whole = show === 'all' && several;
+  // All nets of one copy are seen once it is folded; while it folds, the one in hand.
+  const number = sheet.net.copies[sheet.copies[0] ?? 0]?.number ?? 0;
+  const folded = share === 1 || whole;
+  const shown = useMemo(() => {
+    const placed = sheets.flatMap((each) => each.copies.map((copy) => ({ sheet: each, copy })));
+    if (whole) return placed;
+    const its = placed.filter(({ sheet: each, copy }) => each.net.copies[copy]?.number === number);
+    return folded ? its : its.filter(({ sheet: each }) => each === sheet);
+  }, [sheets, sheet, number, whole, folded]);
+  const size = made?.assembly.outside.max ?? [0, 0, 0];
+  return (
+    <div className="flex flex-col gap-3">
+      <header className="flex items-start justify-between gap-4">
+        <div>
+          <h2 className="text-head">
+            {good.name}, for {doll.name || 'the doll'}
+          </h2>
+          <p className="text-graphite">what follows</p>
+        </div>
+        <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
+          {size.map((um) => showLength(um, { ...units, fine: true })).join(' × ')}
+        </p>
+      </header>
+      <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
+        {canDrawModel() ? (
+          <Suspense fallback={<p className="p-6 font-hand text-graphite">folding it …</p>}>
+            <FoldStage sheets={shown} share={whole ? 1 : share} label={good.name} came={came} night={night} onTouch={onTouch} />
+          </Suspense>
+        ) : (
+          <NoModel />
+        )}
+      </div>
+      {!whole && <Player share={share} folds={folds} onShare={setShare} />}
+      {several && <Choice label="Shown" hideLabel value={show} options={SHOW} onChange={setShow} />}
+      <p className="text-note border-l-3 border-steel pl-3 text-graphite">
+        Score each fold with a blunt point before it is cut out. A sharp knife is for a grown-up: cut away from the hand, on a mat, along a
+        metal rule.
+      </p>
+      <section aria-label="What it takes">
+        <h3 className="text-head">What it takes</h3>
+        <Pages good={good} />
+        <ul className="text-note space-y-1">
+          {(made?.extras ?? []).map(({ what, length, count }) => (
+            <li key={what}>
+              {showLength(Math.round(length), units)} of {what}
+              {count > 1 ? `, in ${count} pieces` : ''}
+            </li>
+          ))}
+          {good.form === 'can' && sizeOfHole(sheets) > 0 && (
+            <li>a straw or wick of at most {showLength(sizeOfHole(sheets), { unit: 'mm', fine: true })} across</li>
+          )}
+        </ul>
+      </section>
+      <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
+        {piece.findings.map((finding, index) => (
+          <MarginNote key={`${finding.code} ${index}`} finding={finding} />
+        ))}
+        {piece.findings.length === 0 && (
+          <li className="font-hand text-body text-moss">Nothing to note: it folds, it closes, it can be read.</li>
+        )}
+      </ul>
+    </div>
+  );
+};
+
+const sizeOfHole = (sheets: readonly GoodSheet[]): number => {
+  const hole = sheets.flatMap(({ net }) => net.net.faces.flatMap(({ holes = [] }) => holes))[0] ?? [];
+  const xs = hole.map(([x]) => x);
+  return hole.length > 0 ? Math.round(Math.max(...xs) - Math.min(...xs)) : 0;
+};

@@ -1,0 +1,1 @@
+export { GoodsView } from './GoodsView.tsx';
