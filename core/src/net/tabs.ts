@@ -7,14 +7,39 @@ const asRegion = (ring: NetRing): Region => ({ outline: ring.map(([x, y]): Point
 type Span = readonly [x0: number, y0: number, x1: number, y1: number];
 
 const spanOf = (ring: NetRing): Span => {
-  const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of ring) {
+    if (x < x0) x0 = x;
+    if (x > x1) x1 = x;
+    if (y < y0) y0 = y;
+    if (y > y1) y1 = y;
+  }
+  return [x0, y0, x1, y1];
 };
 
-/** Two figures of a net share area: more than a hair along a side that both have. */
+/** Sides turn one way all round: no corner stands in. */
+const isConvex = (ring: NetRing): boolean =>
+  ring.every((here, index) => {
+    const [before, next] = [ring[(index + ring.length - 1) % ring.length] as Point, ring[(index + 1) % ring.length] as Point];
+    return (here[0] - before[0]) * (next[1] - here[1]) - (here[1] - before[1]) * (next[0] - here[0]) > -1;
+  });
+
+/** What lies no deeper in another than this only touches it. */
+const TOUCH = 2;
+
+/** Some side of a convex figure, run counter-clockwise, has all of another outside. */
+const parts = (one: NetRing, other: NetRing): boolean =>
+  one.some(([ax, ay], index) => {
+    const [bx, by] = one[(index + 1) % one.length] as Point;
+    const long = Math.hypot(bx - ax, by - ay);
+    return long > 0 && other.every(([x, y]) => ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / long < TOUCH);
+  });
+
+/** Two figures of a net share area: more than a hair along a side that both have. Convex ones by separating sides, others by clipping. */
 export const overlap = (one: NetRing, other: NetRing): boolean => {
   const [a, b] = [spanOf(one), spanOf(other)];
   if (a[0] >= b[2] - 1 || b[0] >= a[2] - 1 || a[1] >= b[3] - 1 || b[1] >= a[3] - 1) return false;
+  if (isConvex(one) && isConvex(other)) return !parts(one, other) && !parts(other, one);
   const shared = areaOf(common(asRegion(one), [asRegion(other)]));
   return shared > 4 * Math.max(...[...one, ...other].flat().map(Math.abs), 1_000);
 };

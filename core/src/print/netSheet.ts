@@ -3,6 +3,7 @@ import { type Affine, affineAt, inkOf, type Look, mainColour, type SignFace, tin
 import type { Net, NetRing } from '../net/index.ts';
 import {
   areaOf,
+  asRect,
   bounds,
   grown,
   merged,
@@ -131,14 +132,20 @@ const bare = (look: PanelLook, frame: PanelFrame, sheet: NetSheet): readonly Mar
 };
 
 /** The words that are laid on a motif as its heading come after the strip that they stand on. */
-const onPanel = (look: PanelLook, frame: PanelFrame, sheet: NetSheet): readonly Mark[] => {
+const onPanel = (look: PanelLook, frame: PanelFrame, sheet: NetSheet, nth: number): readonly Mark[] => {
   const place = placeOf(frame);
   const [across, up] = sheet.cells;
   const [w, h] = [frame.width / across, frame.height / up];
   const fields = Array.from({ length: across * up }, (_, index): readonly Mark[] => {
     const [column, row] = [index % across, up - 1 - Math.floor(index / across)];
     const lines = look.lines.map((each) => each.replaceAll('{n}', String(sheet.number * across * up + index + 1)));
-    return inField({ ...look, lines }, [column * w, row * h, (column + 1) * w, (row + 1) * h], place, sheet, sheet.seed + sheet.number);
+    return inField(
+      { ...look, lines },
+      [column * w, row * h, (column + 1) * w, (row + 1) * h],
+      place,
+      sheet,
+      sheet.seed + sheet.number + nth * 101,
+    );
   });
   const marks = fields.flat();
   const strip = bare(look, frame, sheet);
@@ -161,8 +168,12 @@ const finished = (look: Look, frame: PanelFrame): readonly Mark[] => {
   return artMarks({ art, fit: rectOf(frame) }, look, { x0: box.x0 - BLEED, y0: box.y0 - BLEED, x1: box.x1 + BLEED, y1: box.y1 + BLEED });
 };
 
-const grownRings = (rings: readonly NetRing[], by: number): readonly Ring[] =>
-  grown({ outline: whole(rings[0] ?? []), holes: [] }, by).flatMap(({ outline, holes }) => [outline, ...holes]);
+/** A face grown on all sides; rectangles, which most are, at once. */
+const grownRings = (ring: NetRing, by: number): readonly Ring[] => {
+  const square = asRect(whole(ring));
+  if (square) return [rectRing(square.x0 - by, square.y0 - by, square.x1 + by, square.y1 + by)];
+  return grown({ outline: whole(ring), holes: [] }, by).flatMap(({ outline, holes }) => [outline, ...holes]);
+};
 
 /** All that is printed on one side of a net, in the net's own places (behind: the sheet turned over, x mirrored). */
 export const netArt = (sheet: NetSheet, behind = false): readonly Mark[] => {
@@ -176,14 +187,14 @@ export const netArt = (sheet: NetSheet, behind = false): readonly Mark[] => {
     return colour !== null && colour.toLowerCase() !== INK_WHITE ? [{ panel, colour }] : [];
   });
   for (const { panel, colour } of grounds)
-    for (const face of facesIn(panel)) marks.push({ kind: 'fill', colour, rings: grownRings([face], BLEED / 2) });
+    for (const face of facesIn(panel)) marks.push({ kind: 'fill', colour, rings: grownRings(face, BLEED / 2) });
   for (const { panel, colour } of grounds) for (const face of facesIn(panel)) marks.push({ kind: 'fill', colour, rings: [face] });
-  for (const look of looks) {
+  for (const [nth, look] of looks.entries()) {
     if (!look.look && look.motif === 'none' && look.lines.every((each) => each.trim() === '')) continue;
     const frame = panelAcross(net, pose, [look.panel, ...look.across], look.turn, behind);
     if (!frame) continue;
     const clip = frame.rings.map(whole);
-    marks.push({ kind: 'group', clip, marks: [...(look.look ? finished(look.look, frame) : []), ...onPanel(look, frame, sheet)] });
+    marks.push({ kind: 'group', clip, marks: [...(look.look ? finished(look.look, frame) : []), ...onPanel(look, frame, sheet, nth)] });
   }
   return marks;
 };
@@ -221,6 +232,16 @@ const foldMarks = ({ hinges, tabs }: Net): readonly Mark[] => [
   ...tabs.map(({ on }) => line('fold', [on.from, on.to])),
 ];
 
+/** What a net and its name take up; nothing where that is a whole rectangle, or not in one piece. */
+const outlineWithName = (cut: readonly Region[], x0: number, y0: number, wide: number): Region | undefined => {
+  const [only] = cut;
+  if (cut.length === 1 && only && only.holes.length === 0 && asRect(only.outline)) return undefined;
+  const up = (ring: Ring): Ring => ring.map(([x, y]): Point => [x - x0, y - y0 + NAME_ROOM]);
+  const raised = cut.map(({ outline, holes }): Region => ({ outline: up(outline), holes: holes.map(up) }));
+  const [region, ...more] = merged([...raised, { outline: rectRing(0, 0, Math.round(wide), NAME_ROOM), holes: [] }]);
+  return more.length === 0 ? region : undefined;
+};
+
 /** A net as a drawing, at the origin. Shape: a sheet → a drawing as large as the net, and higher by the room for its name; printed behind too where panels of
  *  its back have something on them. */
 export const drawNet = (sheet: NetSheet): Drawing => {
@@ -245,15 +266,7 @@ export const drawNet = (sheet: NetSheet): Drawing => {
   const behind = net.faces.some((face) => face.behind !== undefined && printed.has(face.behind)) ? netArt(sheet, true) : [];
   const clipBehind = bled.map((ring) => ring.map(([x, y]): Point => [-x, y]));
   const called = `${tag} ${name}`;
-  const [region, ...more] = merged([
-    ...cut.map(
-      ({ outline, holes }): Region => ({
-        outline: outline.map(([x, y]): Point => [x - x0, y - y0 + NAME_ROOM]),
-        holes: holes.map((hole) => hole.map(([x, y]): Point => [x - x0, y - y0 + NAME_ROOM])),
-      }),
-    ),
-    { outline: rectRing(0, 0, Math.round(Math.min(width, textWidth(called, 2_300))), NAME_ROOM), holes: [] },
-  ]);
+  const outline = outlineWithName(cut, x0, y0, Math.min(width, textWidth(called, 2_300)));
   const inked = sheet.ground
     ? areaOf(cut) * inkOf(sheet.ground)
     : looks.reduce(
@@ -269,7 +282,7 @@ export const drawNet = (sheet: NetSheet): Drawing => {
     height: height + NAME_ROOM,
     ink: inked,
     marks: [...moved(marks, -x0, NAME_ROOM - y0), nameBelow(called, width)],
-    ...(region && more.length === 0 ? { outline: region } : {}),
+    ...(outline ? { outline } : {}),
     ...(behind.length > 0 ? { back: moved([{ kind: 'group', clip: clipBehind, marks: behind }], x1, NAME_ROOM - y0) } : {}),
   };
 };

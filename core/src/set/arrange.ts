@@ -1,9 +1,10 @@
 // µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
-import type { Assembly } from '../assembly/index.ts';
+import type { Assembly, Boxed } from '../assembly/index.ts';
 import { bodyOf } from '../doll/index.ts';
 import { UM } from '../measure/index.ts';
 import { asRoom, type Room } from '../piece/index.ts';
 import {
+  besideIt,
   judgeLayout,
   type Layout,
   type LayoutJudged,
@@ -24,6 +25,7 @@ import type { SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
 import { seamFindings } from './seamFindings.ts';
+import { placeOnShelf, shelfAt } from './shelves.ts';
 
 /** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
 export type Arranged = {
@@ -35,6 +37,8 @@ export type Arranged = {
   readonly way: Way;
   /** Where the boards of its walls meet, and what hides that. */
   readonly seams: readonly Seam[];
+  /** What fills the shelves of things that stand there, where it stands in the room. */
+  readonly onShelves: readonly { readonly good: string; readonly body: Boxed }[];
   readonly findings: readonly Finding[];
 };
 
@@ -135,6 +139,30 @@ const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: 
   ];
 };
 
+/** The goods that fill a piece's shelves, where they stand in the room with it. */
+const filling = (
+  { pieces }: SetDocument,
+  derived: DerivedSet,
+  id: string,
+  assembly: Assembly,
+  placed: Placed,
+  space: RoomSpace,
+): Arranged['onShelves'] => {
+  const made = derived.pieces.find((piece) => piece.id === id)?.made;
+  return pieces.flatMap((good): Arranged['onShelves'] => {
+    if (good.family !== 'paper' || good.fills?.piece !== id || !made) return [];
+    const shelf = shelfAt(made, good.fills);
+    const own = derived.pieces.find((piece) => piece.id === good.id)?.made;
+    if (!shelf || !own) return [];
+    const [dx, dy, dz] = placeOnShelf(shelf, own.assembly);
+    const parts = own.assembly.parts.map((part) => {
+      const [x, y, z] = part.pose.origin;
+      return { ...part, pose: { ...part.pose, origin: [x + dx, y + dy, z + dz] as const } };
+    });
+    return [{ good: good.id, body: besideIt(assembly, placed, space, parts) }];
+  });
+};
+
 /** A room of a set, arranged as its layout that counts says, or another.
  *  Shape: document, its derived pieces, the room's id → the room arranged; nothing where it is no room or cannot be built. */
 export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: string, layoutId?: string): Arranged | undefined => {
@@ -162,5 +190,8 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
     ...hungOtherwise(residents, means, document.layouts, layout),
     ...seamFindings(room, space, seams, means.scale),
   ];
-  return { room, layout, space, standing, judged, way, seams, findings };
+  const onShelves = residents.flatMap(({ piece, assembly, standing: { placed } }) =>
+    filling(document, derived, piece.id, assembly, placed, space),
+  );
+  return { room, layout, space, standing, judged, way, seams, onShelves, findings };
 };

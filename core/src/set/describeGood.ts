@@ -11,7 +11,8 @@ type GoodFinding = Finding & {
 
 /** The words of a finding about small goods, sizes in the maker's units. */
 export const describeGood = (finding: GoodFinding, units: Units): Described => {
-  const fine = (lengthUm: number) => showLength(lengthUm, { unit: 'mm', fine: true });
+  // Paper is measured in hundredths of a millimetre.
+  const fine = (lengthUm: number) => `${(lengthUm / 1000).toFixed(2)} mm`;
   switch (finding.code) {
     case 'too-thick-to-fold':
       return {

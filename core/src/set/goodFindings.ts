@@ -222,11 +222,18 @@ const onShelf = ({ means }: Judged, piece: Good): readonly Finding[] => {
   ];
 };
 
+/** Of copies that differ by chance the first few stand for all. */
+const FEW = 8;
+
+const few = (nets: readonly StandingNet[]): readonly StandingNet[] =>
+  nets.filter((net, index) => nets.slice(0, index).filter(({ name }) => name === net.name).length < FEW);
+
 /** All that there is to notice about a small good. */
 export const goodFindings = (judged: Judged): readonly Finding[] => {
   const { piece, built } = judged;
   if (piece.family !== 'paper') return [];
   const nets = built.nets ?? [];
+  const some = nets.length > 3 * FEW ? few(nets.slice(0, 6 * FEW)) : nets;
   const each = built.assembly.parts.length;
   const { max } = built.assembly.outside;
   const one = each === 1 ? max : undefined;
@@ -235,8 +242,8 @@ export const goodFindings = (judged: Judged): readonly Finding[] => {
     ...tooThick(piece, nets),
     ...tooNarrow(piece, nets),
     ...tooTight(piece),
-    ...upsideDown(piece, nets),
-    ...tooSmall(judged, piece, nets),
+    ...upsideDown(piece, some),
+    ...tooSmall(judged, piece, some),
     ...small(piece, one ?? sizeOfOne(judged)),
   ];
 };

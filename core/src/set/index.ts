@@ -24,7 +24,7 @@ export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from '
 export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
-export { type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
+export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
 export { slantWords } from './slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';

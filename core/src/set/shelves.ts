@@ -56,3 +56,10 @@ export const spaceOfShelf = ({ box: { min, max } }: ShelfAt): ShelfSpace => ({
   height: max[1] - min[1],
   depth: max[2] - min[2],
 });
+
+/** Where the copies of a good stand in the piece whose shelf they fill: from the shelf's left, their fronts at its front edge. */
+export const placeOnShelf = ({ box: { min, max } }: ShelfAt, { outside }: Assembly): readonly [number, number, number] => [
+  min[0],
+  min[1],
+  Math.max(min[2], max[2] - outside.max[2]),
+];

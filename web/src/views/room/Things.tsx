@@ -62,7 +62,12 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
   const { standing, space } = arranged;
   const here = new Set(standing.map(({ placed }) => placed.piece));
   const outside = pieces.filter(
-    ({ id, family }) => !here.has(id) && family !== 'room' && derived?.pieces.find((each) => each.id === id)?.made,
+    (piece) =>
+      !here.has(piece.id) &&
+      piece.family !== 'room' &&
+      // What fills a shelf stands there with the piece that the shelf belongs to.
+      !(piece.family === 'paper' && piece.fills) &&
+      derived?.pieces.find((each) => each.id === piece.id)?.made,
   );
   const wanted = outside.find(({ id }) => id === next) ?? outside[0];
   const inHand = standing.find(({ placed }) => placed.piece === chosen);
