@@ -53,18 +53,18 @@ export const tubeStands = (diameter: number, [x, y, z]: Vec3): Pose => {
 };
 
 /** The end of a strip that goes on under its beginning: a tab over several facets. */
-const overlapping = (net: Net, last: number, wanted: number, gap: number = Math.PI): Net => {
+const overlapping = (net: Net, last: number, wanted: number, cone?: Mantle): Net => {
   const seam = net.seams[0];
   if (!seam || wanted <= 0) return net;
   const { from, to } = seam.one;
   const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const [wx, wy] = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
   const at = (along: number, out: number) => [from[0] + wx * along + wy * out, from[1] + wy * along - wx * out] as const;
-  // Towards the tip of a sector that is almost a whole disc, the paper's other end is near.
-  const slope = Math.tan(Math.min(gap * 0.9, 1.25));
-  const overlap = Math.min(wanted, long * 0.7 * slope);
+  // Towards the tip a cone is narrow, and the other end of a sector that is almost a whole disc is near: the tab is drawn in there.
+  const slope = cone ? Math.tan(Math.min(cone.gap * 0.9, (2 * Math.PI - cone.gap) * 0.4, 1.25)) : Infinity;
+  const overlap = Math.min(wanted, ((cone?.inner ?? 0) + long * 0.7) * slope);
   const slant = Math.min(overlap * 0.3, long / 8);
-  const tip = Math.max(slant, Math.min(overlap / slope, long * 0.7));
+  const tip = Math.max(slant, Math.min(overlap / slope - (cone?.inner ?? 0), long * 0.7));
   const tab: NetTab = {
     outline: [at(0, 0), at(slant, overlap), at(long - tip, overlap), at(long, 0)],
     on: { face: last, from, to },
@@ -78,14 +78,21 @@ const overlapping = (net: Net, last: number, wanted: number, gap: number = Math.
  *  of a regular pyramid: sin(δ/2) = cos(π/n) / cos(α/2). */
 const turnOf = (count: number, tip: number): number => Math.PI - 2 * Math.asin(Math.min(1, Math.cos(Math.PI / count) / Math.cos(tip / 2)));
 
-type Mantle = { readonly count: number; readonly below: number; readonly above: number; readonly leg: number; readonly gap: number };
+type Mantle = {
+  readonly count: number;
+  readonly below: number;
+  readonly above: number;
+  readonly leg: number;
+  readonly inner: number;
+  readonly gap: number;
+};
 
 /** The facets of a mantle: chords as long as the sector's arcs, so that what is cut is as long as it should be round its edge. */
 const mantleOf = (low: number, high: number, height: number): Mantle => {
   const { inner, outer, angle } = sectorOf(low, high, height);
   const count = facetsOf(Math.max(low, high));
   const tip = angle / count;
-  return { count, below: outer * tip, above: inner * tip, leg: (outer - inner) * Math.cos(tip / 2), gap: 2 * Math.PI - angle };
+  return { count, below: outer * tip, above: inner * tip, leg: (outer - inner) * Math.cos(tip / 2), inner, gap: 2 * Math.PI - angle };
 };
 
 /** Where the first facet of a mantle stands for its seam to be at the back, its larger edge below, or above where it stands on its head. */
@@ -102,7 +109,8 @@ export const coneStands = (low: number, high: number, height: number, [x, y, z]:
 /** A mantle that is rolled from the sector of a ring: a shade, a cup, a cone where it comes to a point.
  *  Shape: diameters below and above, height → the net; the facets are one panel, the larger edge below. */
 export const coneNet = (name: string, low: number, high: number, height: number, overlap: number): Net => {
-  const { count, below, above, leg, gap } = mantleOf(low, high, height);
+  const mantle = mantleOf(low, high, height);
+  const { count, below, above, leg } = mantle;
   const ease = (below - above) / 2;
   const pointed = above < 1;
   const first: NetRing = pointed
@@ -129,5 +137,5 @@ export const coneNet = (name: string, low: number, high: number, height: number,
   for (let facet = 1; facet < count; facet += 1)
     last = draft.hang([last, facet === 1 ? 1 : 2], name, flap, turnOf(count, 2 * lean), { how: 'rolled', step: 0 });
   draft.meet([last, 2], [0, pointed ? 2 : 3]);
-  return overlapping(draft.net(), last, overlap, gap);
+  return overlapping(draft.net(), last, overlap, mantle);
 };

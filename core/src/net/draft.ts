@@ -10,7 +10,7 @@ export type SideOf = readonly [face: number, side: number];
 /** What hangs on a side: corners by how far along the side, from its end back to its beginning, and how far out of it. */
 export type Flap = readonly Point[];
 
-type More = Pick<NetHinge, 'how' | 'step'> & Pick<NetFace, 'holes' | 'behind'>;
+type More = Pick<NetHinge, 'how' | 'step' | 'between'> & Pick<NetFace, 'holes' | 'behind'>;
 
 /** A net under the pencil. Sides of the first face are numbered as its outline runs; those of a flap begin with the side that it hangs on, then comes the
  *  one where the side began, its far side, and the other end. */
@@ -45,14 +45,15 @@ export const draftOf = (name: string, outline: NetRing, more: Pick<NetFace, 'hol
     return { face, from: ring[number % ring.length] as Point, to: ring[(number + 1) % ring.length] as Point };
   };
   return {
-    hang: (on, called, flap, angle, { how, step, ...face } = {}) => {
+    hang: (on, called, flap, angle, { how, step, between, ...face } = {}) => {
       const { from, to } = side(on);
       const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
       const [wx, wy] = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
       const at = ([along, out]: Point): Point => [from[0] + wx * along + wy * out, from[1] + wy * along - wx * out];
       const holes = face.holes?.map((ring) => ring.map(at));
       faces.push({ name: called, outline: flap.map(at), ...face, ...(holes && { holes }) });
-      hinges.push({ parent: on[0], child: faces.length - 1, from, to, angle, ...(how && { how }), ...(step !== undefined && { step }) });
+      const folded = { ...(how && { how }), ...(step !== undefined && { step }), ...(between !== undefined && { between }) };
+      hinges.push({ parent: on[0], child: faces.length - 1, from, to, angle, ...folded });
       return faces.length - 1;
     },
     meet: (one, other, tab = 0) => {

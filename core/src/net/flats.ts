@@ -67,7 +67,12 @@ export const foldedSheetNet = (name: string, width: number, height: number, acro
   const turn = (number: number): number => (number % 2 === 0 ? Math.PI : -Math.PI);
   let column = 0;
   for (let c = 0; c < across; c += 1) {
-    if (c > 0) column = draft.hang([column, c === 1 ? 1 : FAR], name, flapOf(h, w), turn(c - 1), { step: up + c, ...more });
+    if (c > 0)
+      column = draft.hang([column, c === 1 ? 1 : FAR], name, flapOf(h, w), turn(c - 1), {
+        step: up + c,
+        between: c % 2 === 1 ? 2 * up - 2 : 0,
+        ...more,
+      });
     let below = column;
     for (let r = 1; r < up; r += 1) {
       // Each column is folded up from its lowest field, all of them at once.

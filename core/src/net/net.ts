@@ -20,6 +20,8 @@ export type NetHinge = {
   readonly how?: 'rolled' | 'plain' | 'valley';
   /** What has one number is folded at once; without one each is folded by itself, in order. */
   readonly step?: number;
+  /** How many papers come to lie between the two, where that is more than none: folded flat over what was folded before. */
+  readonly between?: number;
 };
 
 /** A side of a face, from corner to corner as its outline runs. */

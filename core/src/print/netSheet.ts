@@ -78,6 +78,9 @@ const INK_WHITE = '#ffffff';
 /** White round words, as a share of the panel's shorter side. */
 const AIR = 0.09;
 
+/** Of what goes round a third is seen at once: words keep to that. */
+const SIDE = 0.34;
+
 type Box = readonly [x0: number, y0: number, x1: number, y1: number];
 
 /** Words in a box of a frame, as large as they were told to be or as the box lets them. */
@@ -96,7 +99,7 @@ const wordsIn = (
 };
 
 /** What stands in one field of a panel. */
-const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: NetSheet, seed: number): readonly Mark[] => {
+const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: NetSheet, seed: number, round: boolean): readonly Mark[] => {
   const marks: Mark[] = [];
   const [width, height] = [x1 - x0, y1 - y0];
   const here: Affine = [place[0], place[1], place[2], place[3], ...affineAt(place, [x0, y0])];
@@ -116,9 +119,9 @@ const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: N
     // Over columns, a month or a stave words are a heading.
     const heading = ['print', 'month', 'staves'].includes(look.motif);
     const inset = look.motif === 'frame' ? air * 1.6 : air;
-    marks.push(
-      wordsIn(look.lines, look, [inset, heading ? height * 0.86 : inset, width - inset, height - (heading ? air * 0.5 : inset)], here),
-    );
+    const aside = round ? width * SIDE : inset;
+    const [low, high] = heading ? [height * 0.86, height - air * 0.5] : [inset, height - inset];
+    marks.push(wordsIn(look.lines, look, [aside, low, width - aside, high], here));
   }
   return marks;
 };
@@ -145,6 +148,7 @@ const onPanel = (look: PanelLook, frame: PanelFrame, sheet: NetSheet, nth: numbe
       place,
       sheet,
       sheet.seed + sheet.number + nth * 101,
+      frame.round && across === 1,
     );
   });
   const marks = fields.flat();

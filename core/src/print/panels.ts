@@ -14,10 +14,15 @@ export type PanelFrame = {
   readonly rings: readonly NetRing[];
   /** Which way it looks, folded: unit normal. */
   readonly looks: Vec3;
+  /** It goes round: only the middle of it is seen at once. */
+  readonly round: boolean;
 };
 
 /** A face that looks up or down by more than this lies, and its upper edge is the one away from the viewer: about 50°. */
 const LYING = 0.77;
+
+/** So many faces of one panel are the facets of what is rolled. */
+const ROUND = 16;
 
 /** Up, in space, for a face that looks some way. */
 const upFor = (looks: Vec3): Vec3 => (Math.abs(looks[1]) > LYING ? [0, 0, -1] : [0, 1, 0]);
@@ -56,6 +61,7 @@ const frameOf = (name: string, faces: readonly Faced[], quarters: number): Panel
     height: Math.max(...ys) - y0,
     rings: faces.flatMap(({ ring, holes }) => [ring, ...holes]),
     looks,
+    round: faces.length >= ROUND,
   };
 };
 

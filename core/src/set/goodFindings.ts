@@ -137,7 +137,7 @@ const tooSmall = (judged: Judged, piece: Good, nets: readonly StandingNet[]): re
       if (!frame) return [];
       const [across, up] = net.cells;
       const [width, room] = [
-        (frame.width / across) * 0.86,
+        (frame.width / across) * (frame.round && across === 1 ? 0.32 : 0.86),
         (frame.height / up) * (art.motif === 'print' || art.motif === 'month' || art.motif === 'staves' ? 0.11 : 0.84),
       ];
       const high = art.high === null ? room : Math.min(room, dollOf(art.high, judged.means.scale) * LINE_HEIGHT * lines.length);

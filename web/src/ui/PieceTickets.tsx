@@ -3,13 +3,13 @@ import { NavLink, useParams } from 'react-router';
 import { useSet } from '../state/index.ts';
 import { cx } from './cx.ts';
 
-type Props = { readonly current: string | undefined; readonly view: 'pieces' | 'coverings'; readonly onTurn?: () => void };
+type Props = { readonly current: string | undefined; readonly view: 'pieces' | 'coverings' | 'goods'; readonly onTurn?: () => void };
 
 /** The pieces of the set as tickets, with their marks; the one that lies open is always in sight. */
 export const PieceTickets = ({ current, view, onTurn }: Props) => {
   const { pieces } = useSet();
   // Small goods have a page of their own; only what is cut of board is seen among the pieces.
-  const shown = ({ id, family }: (typeof pieces)[number]): boolean => family !== 'paper' || id === current;
+  const shown = ({ id, family }: (typeof pieces)[number]): boolean => (family === 'paper') === (view === 'goods') || id === current;
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -19,7 +19,7 @@ export const PieceTickets = ({ current, view, onTurn }: Props) => {
   return (
     <nav
       ref={strip}
-      aria-label="Pieces of this set"
+      aria-label={view === 'goods' ? 'Small goods of this set' : 'Pieces of this set'}
       className="flex gap-1.5 overflow-x-auto p-1 pr-6 min-w-0 [mask-image:linear-gradient(to_right,black_calc(100%-28px),transparent)]"
     >
       {pieces.filter(shown).map((piece) => (

@@ -1,6 +1,6 @@
-import { outlineOfNet, panelsOf } from '@parlor/core/print';
+import { outlineOfNet, type PanelFrame, panelsOf } from '@parlor/core/print';
 import type { GoodSheet } from '@parlor/core/set';
-import { bounds, type Point } from '@parlor/core/shape';
+import { bounds, merged, type Point, type Region, type Ring, signedArea } from '@parlor/core/shape';
 import { useId, useMemo } from 'react';
 import { cx } from '../../ui/index.ts';
 import { printOf } from './prints.ts';
@@ -15,6 +15,16 @@ const straight = ([from, to]: readonly [Point, Point]) => ({
   y2: -to[1] / 1000,
 });
 
+/** A panel as one figure: the facets of what is rolled and the fields of a map are one. */
+const wholePanel = ({ name, rings }: PanelFrame): { readonly name: string; readonly rings: readonly Ring[] } => {
+  const faces = rings.map((ring): Region => {
+    const rounded = ring.map(([x, y]): Point => [Math.round(x), Math.round(y)]);
+    return { outline: signedArea(rounded) < 0 ? rounded.toReversed() : rounded, holes: [] };
+  });
+  if (faces.length === 1) return { name, rings };
+  return { name, rings: merged(faces).flatMap(({ outline, holes }) => [outline, ...holes]) };
+};
+
 type Props = {
   readonly sheet: GoodSheet;
   readonly panel: string | null;
@@ -28,7 +38,7 @@ export const FlatNet = ({ sheet, panel, came, onPanel }: Props) => {
   const drawn = useMemo(() => {
     void came;
     const print = printOf(sheet, '#ffffff', 1200);
-    return { print, href: print.front.toDataURL('image/png'), cut: outlineOfNet(net), panels: panelsOf(net, pose) };
+    return { print, href: print.front.toDataURL('image/png'), cut: outlineOfNet(net), panels: panelsOf(net, pose).map(wholePanel) };
   }, [sheet, net, pose, came]);
   const { window: art } = drawn.print;
   const { x0, y0, x1, y1 } = bounds(drawn.cut.flatMap(({ outline }) => outline));

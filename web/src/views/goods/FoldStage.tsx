@@ -1,9 +1,10 @@
+import type { Part } from '@parlor/core/assembly';
 import type { GoodSheet } from '@parlor/core/set';
 import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Raycaster, type Scene, Vector2, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { NoModel } from '../../ui/index.ts';
-import { addFolding, emptyScene, type FoldColours, type Folding, foldBy, freeThings, seenFrom } from './foldScene.ts';
+import { addBoards, addFolding, emptyScene, type FoldColours, type Folding, foldBy, freeThings, seenFrom } from './foldScene.ts';
 import { printOf } from './prints.ts';
 
 type Stage = {
@@ -13,16 +14,25 @@ type Stage = {
   readonly scene: Scene;
   readonly things: ReturnType<typeof emptyScene>['things'];
   foldings: readonly Folding[];
+  /** All that is shown lies no further from the middle, in mm. */
+  radius: number;
   turned: boolean;
 };
 
 const coloursNow = (): FoldColours => {
   const style = getComputedStyle(document.documentElement);
   const read = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return { paper: '#ffffff', inside: '#f3efe6', ink: read('ink'), tab: read('sprig') || '#dfe7d3' };
+  return { paper: '#ffffff', inside: '#f3efe6', board: read('oat'), ink: read('ink'), tab: read('sprig') || '#dfe7d3' };
 };
 
-const draw = ({ renderer, scene, camera }: Stage): void => renderer.render(scene, camera);
+/** Depths are told apart best when nothing is left in front of what is seen and behind it: papers lie on one another. */
+const draw = ({ renderer, scene, camera, controls, radius }: Stage): void => {
+  const away = camera.position.distanceTo(controls.target);
+  camera.near = Math.max(0.2, away - radius);
+  camera.far = away + radius;
+  camera.updateProjectionMatrix();
+  renderer.render(scene, camera);
+};
 
 const makeStage = (canvas: HTMLCanvasElement): Stage => {
   const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
@@ -30,7 +40,16 @@ const makeStage = (canvas: HTMLCanvasElement): Stage => {
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   const camera = new PerspectiveCamera(26, 1, 1, 20_000);
   const { scene, things } = emptyScene();
-  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), scene, things, foldings: [], turned: false };
+  const stage: Stage = {
+    renderer,
+    camera,
+    controls: new OrbitControls(camera, canvas),
+    scene,
+    things,
+    foldings: [],
+    radius: 1,
+    turned: false,
+  };
   stage.controls.addEventListener('start', () => {
     stage.turned = true;
   });
@@ -41,19 +60,20 @@ const makeStage = (canvas: HTMLCanvasElement): Stage => {
 const FROM = new Vector3(-0.46, 0.42, 1).normalize();
 
 /** Looks at the whole from the front left and above, from as far away as its flat net needs while it is folded. */
-const frame = ({ camera, controls, foldings }: Stage, share: number): void => {
+const frame = (stage: Stage, share: number): void => {
+  const { camera, controls, foldings } = stage;
   if (foldings.length === 0) return;
   const { middle, far } = seenFrom(foldings, share, FROM, camera.fov, camera.aspect);
   controls.target.copy(middle);
   camera.position.copy(middle).addScaledVector(FROM, far);
-  camera.near = Math.max(0.5, far / 100);
-  camera.far = far * 6;
-  camera.updateProjectionMatrix();
+  stage.radius = far * 0.62;
   controls.update();
 };
 
 type Props = {
   readonly sheets: readonly { readonly sheet: GoodSheet; readonly copy: number }[];
+  /** Boards that stand there with what is folded. */
+  readonly boards: readonly Part[];
   readonly share: number;
   readonly label: string;
   readonly came: number;
@@ -62,7 +82,7 @@ type Props = {
 };
 
 /** Paper as it is folded: turn it with a finger or the arrow keys, touch a panel to see what is decided about it. */
-export const FoldStage = ({ sheets, share, label, came, night, onTouch }: Props) => {
+export const FoldStage = ({ sheets, boards, share, label, came, night, onTouch }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);
@@ -113,10 +133,11 @@ export const FoldStage = ({ sheets, share, label, came, night, onTouch }: Props)
       prints.set(sheet, print);
       return [addFolding(current.things, sheet, pose, print, colours)];
     });
+    addBoards(current.things, boards, colours);
     for (const folding of current.foldings) foldBy(folding, shareNow.current);
     if (!current.turned) frame(current, shareNow.current);
     draw(current);
-  }, [sheets, came, night]);
+  }, [sheets, boards, came, night]);
   useEffect(() => {
     const current = stage.current;
     if (!current) return;

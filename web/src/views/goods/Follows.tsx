@@ -83,6 +83,11 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
     const its = placed.filter(({ sheet: each, copy }) => each.net.copies[copy]?.number === number);
     return folded ? its : its.filter(({ sheet: each }) => each === sheet);
   }, [sheets, sheet, number, whole, folded]);
+  // Boards are named by the copy that they belong to.
+  const boards = useMemo(() => {
+    const own = (made?.assembly.parts ?? []).filter(({ stuff }) => stuff !== 'found');
+    return !folded ? [] : whole ? own : own.filter(({ id }) => id.startsWith(`${good.id}/${number + 1}-`));
+  }, [made, folded, whole, good.id, number]);
   const size = made?.assembly.outside.max ?? [0, 0, 0];
   return (
     <div className="flex flex-col gap-3">
@@ -100,7 +105,15 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
       <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
         {canDrawModel() ? (
           <Suspense fallback={<p className="p-6 font-hand text-graphite">folding it …</p>}>
-            <FoldStage sheets={shown} share={whole ? 1 : share} label={good.name} came={came} night={night} onTouch={onTouch} />
+            <FoldStage
+              sheets={shown}
+              boards={boards}
+              share={whole ? 1 : share}
+              label={good.name}
+              came={came}
+              night={night}
+              onTouch={onTouch}
+            />
           </Suspense>
         ) : (
           <NoModel />

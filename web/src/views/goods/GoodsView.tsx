@@ -3,9 +3,9 @@ import { type Good, panelNames } from '@parlor/core/piece';
 import type { GoodSheet } from '@parlor/core/set';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
-import { Button, Choice, cx, MarginNote, Picker, Sheet, Spread, TextField, usePicturesCame } from '../../ui/index.ts';
+import { Button, Choice, MarginNote, Picker, PieceTickets, Sheet, Spread, TextField, usePicturesCame } from '../../ui/index.ts';
 import { Decided } from './Decided.tsx';
 import { FlatNet } from './FlatNet.tsx';
 import { Follows } from './Follows.tsx';
@@ -14,8 +14,7 @@ import { PanelArt } from './PanelArt.tsx';
 import { useChangeGood, useSheets } from './useGood.ts';
 
 /** The small goods of the set as tickets, and the way to a new one. */
-const GoodsStrip = ({ goods, current }: { readonly goods: readonly Good[]; readonly current: string | undefined }) => {
-  const { setId } = useParams();
+const GoodsStrip = ({ current }: { readonly current: string }) => {
   const [open, setOpen] = useState(false);
   return (
     <div className="flex items-center gap-2 mb-2">
@@ -23,23 +22,7 @@ const GoodsStrip = ({ goods, current }: { readonly goods: readonly Good[]; reado
         <Plus size={18} />
         small good
       </Button>
-      <nav aria-label="Small goods of this set" className="flex gap-1.5 overflow-x-auto p-1 min-w-0">
-        {goods.map(({ id, mark, name }) => (
-          <NavLink
-            key={id}
-            to={`/sets/${setId}/goods/${id}`}
-            aria-current={id === current ? 'page' : undefined}
-            title={name}
-            className={cx(
-              'shrink-0 min-h-touch flex items-center gap-1.5 px-3 rounded-slip border text-note max-w-44',
-              id === current ? 'bg-leaf border-rose text-rose font-semibold' : 'border-dashed border-tab hover:bg-oat',
-            )}
-          >
-            <span className="font-hand">{mark}</span>
-            <span className="truncate">{name || 'no name yet'}</span>
-          </NavLink>
-        ))}
-      </nav>
+      <PieceTickets current={current} view="goods" />
       <Sheet title="A small thing to start from" open={open} onOpenChange={setOpen} wide>
         <GoodsTray onTaken={() => setOpen(false)} />
       </Sheet>
@@ -49,7 +32,7 @@ const GoodsStrip = ({ goods, current }: { readonly goods: readonly Good[]; reado
 
 const nameOf = ({ net, sheet }: GoodSheet, apart: boolean): string => (apart ? `${net.name}, no. ${sheet.number + 1}` : net.name);
 
-const One = ({ good, goods }: { readonly good: Good; readonly goods: readonly Good[] }) => {
+const One = ({ good }: { readonly good: Good }) => {
   const piece = useDerivedPiece(good.id);
   const sheets = useSheets(piece);
   const scale = useScale();
@@ -81,7 +64,7 @@ const One = ({ good, goods }: { readonly good: Good; readonly goods: readonly Go
       rightLabel="What follows"
       left={
         <div className="flex flex-col h-full">
-          <GoodsStrip goods={goods} current={good.id} />
+          <GoodsStrip current={good.id} />
           <header className="flex items-start gap-1">
             <div className="flex-1 min-w-0">
               <TextField
@@ -197,5 +180,5 @@ export const GoodsView = () => {
   const { pieceId } = useParams();
   const goods = pieces.filter((piece): piece is Good => piece.family === 'paper');
   const good = goods.find(({ id }) => id === pieceId) ?? goods[0];
-  return good ? <One key={good.id} good={good} goods={goods} /> : <Empty />;
+  return good ? <One key={good.id} good={good} /> : <Empty />;
 };

@@ -1,4 +1,6 @@
 // A small good as it folds, in three dimensions: each face a sheet with what is printed on it. Millimetres.
+
+import type { Part } from '@parlor/core/assembly';
 import { foldedNet, foldedTab, type Net } from '@parlor/core/net';
 import type { GoodSheet } from '@parlor/core/set';
 import { cross, normalOf, type Point, type Pose, type Rect, type Vec3 } from '@parlor/core/shape';
@@ -9,15 +11,19 @@ import {
   BufferGeometry,
   CanvasTexture,
   DirectionalLight,
+  EdgesGeometry,
+  ExtrudeGeometry,
   FrontSide,
   Group,
   LineBasicMaterial,
   LineLoop,
+  LineSegments,
   type Material,
   Matrix4,
   Mesh,
   MeshLambertMaterial,
   Scene,
+  Shape,
   ShapeUtils,
   SRGBColorSpace,
   Vector2,
@@ -25,7 +31,13 @@ import {
 } from 'three';
 import type { Print } from './prints.ts';
 
-export type FoldColours = { readonly paper: string; readonly inside: string; readonly ink: string; readonly tab: string };
+export type FoldColours = {
+  readonly paper: string;
+  readonly inside: string;
+  readonly board: string;
+  readonly ink: string;
+  readonly tab: string;
+};
 
 type Leaf = { readonly group: Group; readonly face: number | null; readonly tab: number | null };
 
@@ -93,6 +105,22 @@ const leafOf = (
 
 const rolled = (net: Net): boolean => net.hinges.some(({ how }) => how === 'rolled');
 
+/** Boards that belong to a good: the block of a book, the frame round a poster. */
+export const addBoards = (scene: Group, parts: readonly Part[], colours: FoldColours): void => {
+  for (const part of parts) {
+    const ring = (points: readonly Point[]): Vector2[] => points.map(([x, y]) => new Vector2(x / 1000, y / 1000));
+    const shape = new Shape(ring(part.region.outline));
+    const solid = new ExtrudeGeometry(shape, { depth: part.thickness / 1000, bevelEnabled: false });
+    solid.applyMatrix4(matrixOf(part.pose, NOWHERE));
+    scene.add(new Mesh(solid, new MeshLambertMaterial({ color: colours.board })));
+    const edges = new LineSegments(
+      new EdgesGeometry(solid, 24),
+      new LineBasicMaterial({ color: colours.ink, transparent: true, opacity: 0.55 }),
+    );
+    scene.add(edges);
+  }
+};
+
 /** Puts a copy of a net into a scene. */
 export const addFolding = (scene: Group, sheet: GoodSheet, pose: Pose, print: Print, colours: FoldColours): Folding => {
   const { net } = sheet.sheet;
@@ -111,16 +139,18 @@ export const addFolding = (scene: Group, sheet: GoodSheet, pose: Pose, print: Pr
 /** Paper that lies on paper is drawn this far apart, in µm. */
 const APART = 40;
 
+/** Faces that come to lie inside when all is closed. */
+const isInside = (name: string): boolean => name.includes('flap') || name.includes('tuck') || name.includes('turn-in');
+
 /** How far each face is moved so that faces that come to lie on one another are seen in their order. */
 const partedBy = (net: Net, poses: readonly Pose[]): readonly Vec3[] => {
   const moves: Vec3[] = net.faces.map(() => [0, 0, 0]);
-  for (const { parent, child, angle } of net.hinges) {
+  for (const { parent, child, angle, between = 0 } of net.hinges) {
     const from = moves[parent] as Vec3;
     const flat = Math.abs(angle) > 3;
-    const name = net.faces[child]?.name ?? '';
-    const inside = name.includes('flap') || name.includes('tuck');
+    const inside = isInside(net.faces[child]?.name ?? '');
     const n = normalOf(poses[child] as Pose);
-    const by = flat ? Math.sign(angle) * APART : inside ? -2 * APART : 0;
+    const by = flat ? Math.sign(angle) * APART * (1 + between) : inside ? -2 * APART : 0;
     moves[child] = [from[0] + n[0] * by, from[1] + n[1] * by, from[2] + n[2] * by];
   }
   return moves;
@@ -151,6 +181,10 @@ export const foldBy = ({ sheet, pose, leaves }: Folding, share: number): void =>
       const far = -2 * APART * Math.min(1, share * 10);
       group.matrix.multiplyMatrices(stand, matrixOf(at, [n[0] * far, n[1] * far, n[2] * far]));
     }
+    // What lies closed under something is not drawn through it: a line has no thickness that could hide it.
+    if (tab !== null && rolled(net)) group.visible = share < 1;
+    const covered = share === 1 && (tab !== null || isInside(net.faces[face ?? 0]?.name ?? ''));
+    for (const child of group.children) if (child instanceof LineLoop) child.visible = !covered;
     group.matrixWorldNeedsUpdate = true;
   }
 };
@@ -168,7 +202,7 @@ export const emptyScene = (): { readonly scene: Scene; readonly things: Group } 
 /** Gives back the memory of what is in a scene. */
 export const freeThings = (things: Group): void => {
   things.traverse((object) => {
-    if (!(object instanceof Mesh) && !(object instanceof LineLoop)) return;
+    if (!(object instanceof Mesh) && !(object instanceof LineLoop) && !(object instanceof LineSegments)) return;
     object.geometry.dispose();
     const material = object.material as MeshLambertMaterial;
     material.map?.dispose();

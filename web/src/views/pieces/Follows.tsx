@@ -1,6 +1,6 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
 import { buildStepsOf } from './buildSteps.ts';
@@ -8,9 +8,6 @@ import { FitRule } from './FitRule.tsx';
 import { ModelStage } from './ModelStage.tsx';
 import { PartsTable } from './PartsTable.tsx';
 import { Steps } from './Steps.tsx';
-
-// It brings the small goods that may be begun with, and is fetched where there are shelves.
-const OnShelves = lazy(async () => ({ default: (await import('./OnShelves.tsx')).OnShelves }));
 
 const verdict = ({ inspection, assembly }: MadePiece): string => {
   const right = inspection.closes && inspection.clearIsFree && inspection.interference.length === 0 && inspection.loose.length === 0;
@@ -65,11 +62,6 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
               <PartsTable made={made} />
               <FitRule pieceId={piece.id} />
               <Steps steps={steps} step={at} onStep={setStep} />
-              {made.bays.length > 0 && (
-                <Suspense>
-                  <OnShelves piece={piece} made={made} />
-                </Suspense>
-              )}
             </div>
           ) : (
             <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>

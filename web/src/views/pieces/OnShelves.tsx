@@ -56,14 +56,17 @@ export const OnShelves = ({ piece, made }: { readonly piece: DerivedPiece; reado
         {shown.map((shelf, index) => {
           const good = goodOn(shelf);
           const derived = good && set?.pieces.find(({ id }) => id === good.id);
-          const count = Math.max(0, ...(derived?.made?.nets ?? []).flatMap(({ copies }) => copies.map(({ number }) => number + 1)));
+          const nets = derived?.made?.nets ?? [];
+          const copies = Math.max(0, ...nets.flatMap((net) => net.copies.map(({ number }) => number + 1)));
+          // A strip of backs is one thing that stands for many.
+          const count = good?.form === 'spines' ? `${nets[0]?.net.faces.length ?? 0} backs of ` : `${copies} × `;
           const { min, max } = shelf.box;
           const sizes = `${showLength(max[0] - min[0], units)} wide, ${showLength(max[1] - min[1], units)} high`;
           return (
             <li key={`${shelf.bay.join('.')} ${shelf.gap}`} data-shelf={index + 1} className="flex items-end gap-2">
               {good ? (
                 <p className="text-note">
-                  Shelf {index + 1}: {derived?.made ? `${count} × ` : 'not one fits: '}
+                  Shelf {index + 1}: {derived?.made ? count : 'not one fits: '}
                   <Link to={`/sets/${setId}/goods/${good.id}`} className="underline underline-offset-4 decoration-dotted">
                     {good.name}
                   </Link>

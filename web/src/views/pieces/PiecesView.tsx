@@ -1,6 +1,6 @@
 import { sightOf } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { useAppSelector, useDerivedPiece, useScale, useSet } from '../../state/index.ts';
 import { Choice, type SightName, Spread } from '../../ui/index.ts';
@@ -10,6 +10,9 @@ import { Follows } from './Follows.tsx';
 import { Heading } from './Heading.tsx';
 import { PieceFields } from './PieceFields.tsx';
 import { PieceStrip } from './PieceStrip.tsx';
+
+// It brings the small goods that may be begun with, and is fetched where there are shelves.
+const OnShelves = lazy(async () => ({ default: (await import('./OnShelves.tsx')).OnShelves }));
 
 const SEEN = [
   { value: 'front', label: 'the front' },
@@ -40,6 +43,11 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
       </div>
       {piece.family === 'casework' && seen === 'front' && <BayTools piece={piece} />}
       <PieceFields piece={piece} sight={drawn ? seen : null} marks={derived?.made?.marks ?? []} />
+      {derived?.made && derived.made.bays.length > 0 && (
+        <Suspense>
+          <OnShelves piece={derived} made={derived.made} />
+        </Suspense>
+      )}
     </div>
   );
 };
