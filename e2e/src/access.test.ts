@@ -33,6 +33,7 @@ const VIEWS = [
   ['/sets/harbour-post-office/pieces/piece-2', '[data-testid="verdict"]'],
   ['/sets/harbour-post-office/room', '[data-testid="plan"] [data-placed]'],
   ['/sets/harbour-post-office/coverings/piece-2', '[data-paper]'],
+  ['/sets/harbour-post-office/goods/piece-20', '[data-testid="panel-art"]'],
   ['/sets/harbour-post-office/cutting', '[data-testid="bound"]'],
   ['/sets/potting-shed/printing', '[data-page="2"][data-shown="there"]'],
   ['/sets/harbour-post-office/history', '[data-revision="1"]'],
@@ -75,6 +76,7 @@ const STATES: readonly (readonly [name: string, path: string, ready: string, act
     '[data-testid="bound"]',
     () => page.locator('figure details summary').click(),
   ],
+  ['a tray of small goods', '/sets/harbour-post-office/goods/piece-20', '[data-testid="panel-art"]', () => openTray()],
   ['two versions', '/sets/potting-shed/pieces/piece-1', '[data-testid="verdict"]', () => makeTwoVersions()],
 ];
 
@@ -85,6 +87,11 @@ const SIZES = [
   [390, 844],
   [1280, 800],
 ] as const;
+
+const openTray = async (): Promise<void> => {
+  await page.locator('::-p-aria(small good)').click();
+  await page.waitForSelector('[data-testid="tray"] svg');
+};
 
 const typeWrong = async (): Promise<void> => {
   await page.locator('input[data-size="height on the drawing"]').fill('5 feat');

@@ -7,7 +7,7 @@ import { SET_VIEWS } from './views.ts';
 
 const tabLook = (active: boolean) =>
   cx(
-    'flex items-center justify-between min-h-[54px] max-md:min-h-12 pl-4 pr-3 rounded-r-leaf max-md:rounded-b-soft max-md:rounded-t-none text-body font-semibold no-underline max-md:flex-auto max-md:shrink-0 max-md:justify-center max-md:px-2 max-md:text-note',
+    'relative flex items-center justify-between min-h-[54px] max-md:min-h-12 pl-4 pr-3 rounded-r-leaf max-md:rounded-b-soft max-md:rounded-t-none text-body font-semibold no-underline max-md:flex-auto max-md:shrink-0 max-md:justify-center max-md:px-2 max-md:text-note',
     active ? 'bg-leaf text-rose -ml-1.5 max-md:ml-0' : 'bg-tab text-ink hover:brightness-105',
   );
 

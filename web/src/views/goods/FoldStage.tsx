@@ -124,7 +124,8 @@ export const FoldStage = ({ sheets, boards, share, label, came, night, onTouch }
     void night;
     freeThings(current.things);
     const colours = coloursNow();
-    const most = sheets.length > 12 ? 512 : 2048;
+    // Many are seen from afar.
+    const most = sheets.length > 12 ? 400 : 1400;
     const prints = new Map<GoodSheet, ReturnType<typeof printOf>>();
     current.foldings = sheets.flatMap(({ sheet, copy }) => {
       const pose = sheet.net.copies[copy]?.pose;

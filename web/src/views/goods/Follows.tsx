@@ -1,7 +1,8 @@
+import type { Part } from '@parlor/core/assembly';
 import { showLength } from '@parlor/core/measure';
 import type { Good } from '@parlor/core/piece';
 import { imposed } from '@parlor/core/print';
-import { type DerivedPiece, type GoodSheet, printedGoods } from '@parlor/core/set';
+import { type DerivedPiece, type GoodSheet, placeOnShelf, printedGoods, shelfAt } from '@parlor/core/set';
 import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -83,11 +84,21 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
     const its = placed.filter(({ sheet: each, copy }) => each.net.copies[copy]?.number === number);
     return folded ? its : its.filter(({ sheet: each }) => each === sheet);
   }, [sheets, sheet, number, whole, folded]);
-  // Boards are named by the copy that they belong to.
+  // Boards are named by the copy that they belong to; round what fills a shelf stands the piece that has it.
+  const shelf = useAppSelector((state) => (good.fills ? state.derived.set?.pieces.find(({ id }) => id === good.fills?.piece)?.made : null));
   const boards = useMemo(() => {
     const own = (made?.assembly.parts ?? []).filter(({ stuff }) => stuff !== 'found');
-    return !folded ? [] : whole ? own : own.filter(({ id }) => id.startsWith(`${good.id}/${number + 1}-`));
-  }, [made, folded, whole, good.id, number]);
+    if (!folded) return [];
+    if (!whole) return own.filter(({ id }) => id.startsWith(`${good.id}/${number + 1}-`));
+    const at = shelf && good.fills ? shelfAt(shelf, good.fills) : undefined;
+    if (!shelf || !at || !made) return own;
+    const [dx, dy, dz] = placeOnShelf(at, made.assembly);
+    const round = shelf.assembly.parts.map((part): Part => {
+      const [x, y, z] = part.pose.origin;
+      return { ...part, pose: { ...part.pose, origin: [x - dx, y - dy, z - dz] } };
+    });
+    return [...own, ...round.filter(({ stuff, role }) => stuff === 'board' && role !== 'door' && role !== 'front')];
+  }, [made, shelf, folded, whole, good.id, good.fills, number]);
   const size = made?.assembly.outside.max ?? [0, 0, 0];
   return (
     <div className="flex flex-col gap-3">

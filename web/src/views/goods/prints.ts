@@ -5,9 +5,9 @@ import type { GoodSheet } from '@parlor/core/set';
 import { bounds, type Rect } from '@parlor/core/shape';
 import { paintedMarks } from '../../ui/index.ts';
 
-/** A graphics card takes pictures of this many pixels a side; this many to the millimetre is what an eye sees. */
-const MOST = 2048;
-const FINE = 12;
+/** Pictures of this many pixels a side are sharp from near by; small things are looked at from nearer, but a millimetre needs no more than this many. */
+const MOST = 1400;
+const FINE = 60;
 
 /** What is printed on a net, and the window of the net that the picture shows. */
 export type Print = { readonly window: Rect; readonly front: HTMLCanvasElement; readonly back: HTMLCanvasElement | null };

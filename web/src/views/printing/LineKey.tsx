@@ -6,6 +6,8 @@ const MEANINGS: readonly (readonly [LineStyle, string])[] = [
   ['guide-behind', 'the same on the face behind, tag in brackets'],
   ['glue', 'glue goes here'],
   ['score', 'score it, do not cut through, and fold'],
+  ['fold', 'a fold that stands out: score it on this side'],
+  ['valley', 'a fold that goes in, or a line to tear along'],
   ['centre', 'the middle of a hole or a pin'],
   ['join', 'where two tiles meet; lay cross on cross'],
 ];
