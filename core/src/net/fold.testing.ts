@@ -80,3 +80,37 @@ export const boxRound = (net: Net): readonly [low: Vec3, high: Vec3] => {
     [0, 1, 2].map((axis) => pick(...all.map((corner) => of(corner, axis)))) as unknown as Vec3;
   return [by(Math.min), by(Math.max)];
 };
+
+/** True where a side of one face goes through the inside of another: faces that only touch, or lie on one another, do not. */
+export const crosses = (net: Net): string | undefined => {
+  const poses = foldedNet(net, 1);
+  const faces = net.faces.map(({ name, outline }, face) => ({
+    name,
+    outline,
+    pose: of(poses, face),
+    corners: inSpaceOf(of(poses, face), outline),
+  }));
+  const deepIn = (ring: NetRing, x: number, y: number): boolean =>
+    ring.every(([ax, ay], at) => {
+      const [bx, by] = of(ring, (at + 1) % ring.length);
+      return ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / Math.hypot(bx - ax, by - ay) > 5 * HAIR;
+    });
+  for (const one of faces) {
+    const n = normalOf(one.pose);
+    for (const other of faces) {
+      if (one === other) continue;
+      const offs = other.corners.map((corner) => dot(minus(corner, one.pose.origin), n));
+      for (const [at, off] of offs.entries()) {
+        const next = (at + 1) % offs.length;
+        const beyond = of(offs, next);
+        if (!(off > HAIR && beyond < -HAIR) && !(off < -HAIR && beyond > HAIR)) continue;
+        const share = off / (off - beyond);
+        const [from, to] = [of(other.corners, at), of(other.corners, next)];
+        const point = from.map((value, axis) => value + (of(to, axis) - value) * share) as unknown as Vec3;
+        const rel = minus(point, one.pose.origin);
+        if (deepIn(one.outline, dot(rel, one.pose.u), dot(rel, one.pose.v))) return `${other.name} through ${one.name}`;
+      }
+    }
+  }
+  return undefined;
+};

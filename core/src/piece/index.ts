@@ -31,7 +31,7 @@ export type { PieceProblem } from './kit/problem.ts';
 export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';
 export { paperOf } from './paper/buildGood.ts';
 export { FORM_WORDS } from './paper/fields.ts';
-export { type Good, type GoodForm, MOST_COPIES } from './paper/good.ts';
+export { type Good, type GoodForm, hasBoards, MOST_COPIES } from './paper/good.ts';
 export { artFor, panelNames } from './paper/panels.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export {

@@ -15,7 +15,8 @@ export type MotifName =
   | 'page edges'
   | 'lines'
   | 'frame'
-  | 'stripes';
+  | 'stripes'
+  | 'slate';
 
 export type MotifWords = {
   readonly lines: readonly string[];
@@ -205,6 +206,9 @@ const stripes: Draw = (width, height, _, real) => {
   };
 };
 
+/** A dark board to write on. */
+const slate: Draw = (width, height) => ({ areas: areas([1, [bar(0, 0, width, height)]]), words: [] });
+
 const MOTIFS: Readonly<Record<MotifName, Draw>> = {
   print,
   staves,
@@ -217,6 +221,7 @@ const MOTIFS: Readonly<Record<MotifName, Draw>> = {
   lines: ruled,
   frame,
   stripes,
+  slate,
 };
 
 /** A motif in a box from the origin.

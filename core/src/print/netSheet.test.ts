@@ -227,6 +227,7 @@ describe('drawings that ship', () => {
     'lines',
     'frame',
     'stripes',
+    'slate',
   ];
 
   it.each(NAMES)('%s stays in its box, at every size, and is the same every time', (name) => {

@@ -74,6 +74,7 @@ export const outlineOfNet = (net: Net): readonly Region[] => {
 const placeOf = ({ origin, right, up }: PanelFrame): Affine => [right[0], right[1], up[0], up[1], origin[0], origin[1]];
 
 const INK_WHITE = '#ffffff';
+const CHALK = '#f4efe4';
 
 /** White round words, as a share of the panel's shorter side. */
 const AIR = 0.09;
@@ -121,7 +122,9 @@ const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: N
     const inset = look.motif === 'frame' ? air * 1.6 : air;
     const aside = round ? width * SIDE : inset;
     const [low, high] = heading ? [height * 0.86, height - air * 0.5] : [inset, height - inset];
-    marks.push(wordsIn(look.lines, look, [aside, low, width - aside, high], here));
+    // On a slate one writes with chalk.
+    const pen = look.motif === 'slate' ? { ...look, ink: CHALK } : look;
+    marks.push(wordsIn(look.lines, pen, [aside, low, width - aside, high], here));
   }
   return marks;
 };

@@ -3,7 +3,8 @@ import { inkColour, type Look } from '../cover/index.ts';
 import { seededRandom } from '../kit/index.ts';
 import { dollOf } from '../measure/index.ts';
 import { type Art, artFor, type Good, panelNames, type StandingNet } from '../piece/index.ts';
-import { type Drawing, drawNet, type NetSheet, type PanelLook } from '../print/index.ts';
+import { type Drawing, drawNet, imposed, type NetSheet, type PanelLook } from '../print/index.ts';
+import { PRINT_STOCK_NAMES, type PrintStock } from '../stock/index.ts';
 import { contrastInk } from './contrastInk.ts';
 import { looksOf } from './coverings.ts';
 import type { DerivedPiece, DerivedSet } from './derive.ts';
@@ -117,3 +118,19 @@ export const printedGoods = (document: SetDocument, derived: DerivedSet, pieces:
       const drawing = drawNet(sheet);
       return copies.map(() => drawing);
     });
+
+/** What a good takes of one kind of paper: its nets, the pages that they fill by themselves, and the pages that all small goods of the set fill together. */
+export type GoodPaper = { readonly on: PrintStock; readonly nets: number; readonly pages: number; readonly together: number };
+
+/** The paper that a good takes, kind by kind, as many sheets as pages are printed. */
+export const paperOfGood = (document: SetDocument, derived: DerivedSet, id: string): readonly GoodPaper[] => {
+  const rules = { ...document.printing, sides: 'one' as const };
+  const [own, all] = [printedGoods(document, derived, [id]), printedGoods(document, derived, null)];
+  return PRINT_STOCK_NAMES.flatMap((on): readonly GoodPaper[] => {
+    const pick = (drawings: readonly Drawing[]) => drawings.filter((drawing) => (drawing.on ?? 'plain') === on);
+    const mine = pick(own);
+    if (mine.length === 0) return [];
+    const count = (drawings: readonly Drawing[]): number => imposed(drawings, rules, '').pages.length;
+    return [{ on, nets: mine.length, pages: count(mine), together: count(pick(all)) }];
+  });
+};

@@ -71,9 +71,6 @@ const LISTS: Readonly<Record<string, (pick: (list: readonly string[]) => string,
   town: (pick) => pick(TOWNS),
 };
 
-/** The words that may stand in braces. */
-export const BLANKS = [...Object.keys(LISTS), 'n'] as const;
-
 /** Words with their blanks filled in by chance: the same seed fills them the same way; all blanks of one kind alike. “{n}” is left for the count. */
 export const filledIn = (words: string, seed: number): string =>
   words.replace(/\{(\w+)\}/g, (blank, kind: string) => {

@@ -283,6 +283,14 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
           ...listChange('joined shells', was.shells, is.shells),
         ]
       : []),
+    ...(was.family === 'paper' && is.family === 'paper'
+      ? [
+          ...(dequal(was.art, is.art) ? [] : ['what is printed on it']),
+          ...(dequal(was.grounds, is.grounds) ? [] : ['its colours']),
+          ...(dequal(was.fills, is.fills) ? [] : [is.fills ? 'the shelf that it fills' : 'it fills no shelf any more']),
+          ...(was.thickness === is.thickness ? [] : ['how thick its paper is']),
+        ]
+      : []),
     ...(was.family === 'stack' && is.family === 'stack'
       ? [...listChange('layers', was.layers, is.layers), ...(dequal(was.points, is.points) ? [] : ['the points of its outline'])]
       : []),

@@ -1,13 +1,13 @@
 import type { Order } from '@parlor/core/assembly';
 import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
-import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, SetDocument } from '@parlor/core/set';
+import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, GoodPaper, SetDocument } from '@parlor/core/set';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { strokeNow } from './stroke.ts';
 import type { NeedsReply } from './worker.ts';
-import { coverThere, lookThere, needsThere, orderThere } from './workshop.ts';
+import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from './workshop.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -83,6 +83,12 @@ export const useCovering = (piece: DerivedPiece | undefined): DerivedCovering | 
 
 /** What all coverings of the open set need; null until it is known. */
 export const useNeeds = (): NeedsReply | null => useAnswer(needsThere);
+
+/** The paper that a small good takes; null until it is known. */
+export const useGoodPaper = (pieceId: string): readonly GoodPaper[] | null => {
+  const ask = useCallback(async (document: SetDocument) => goodPaperThere({ document, pieceId }), [pieceId]);
+  return useAnswer(ask);
+};
 
 const MILLIMETRES: Units = { unit: 'mm', fine: false };
 

@@ -3,7 +3,7 @@ import './deriving.ts';
 export { type ApiError, type AwaySummary, api, type KeptPicture, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
 export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
-export { useCovering, useDerivedPiece, useEdit, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';
+export { useCovering, useDerivedPiece, useEdit, useGoodPaper, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';
 export { hearOthers } from './others.ts';

@@ -19,12 +19,14 @@ import {
   drawingsOf,
   type Finding,
   fitRule,
+  type GoodPaper,
   layOutSet,
   makeUp,
   meansOf,
   orderOfPiece,
   type PaperNeed,
   paperNeeds,
+  paperOfGood,
   planSticks,
   type RuleFit,
   type SetDocument,
@@ -163,6 +165,8 @@ const work = {
     const needs = paperNeeds(document, derived, coverings);
     return { needs, findings: coverFindings(document, derived, coverings, needs) };
   },
+  /** The paper that a small good takes. */
+  goodPaper: (document: SetDocument, pieceId: string): readonly GoodPaper[] => paperOfGood(document, deriveAnew(document), pieceId),
   fitRule: (document: SetDocument, pieceId: string, grid: number): RuleFit => {
     const piece = document.pieces.find(({ id }) => id === pieceId);
     if (!piece) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };

@@ -1,7 +1,17 @@
 import type { Order } from '@parlor/core/assembly';
 import type { Bed } from '@parlor/core/plot';
 import type { Habit } from '@parlor/core/print';
-import type { BoardLayout, DerivedCovering, DerivedPiece, DerivedSet, RuleFit, SetDocument, StickPlan, Wanted } from '@parlor/core/set';
+import type {
+  BoardLayout,
+  DerivedCovering,
+  DerivedPiece,
+  DerivedSet,
+  GoodPaper,
+  RuleFit,
+  SetDocument,
+  StickPlan,
+  Wanted,
+} from '@parlor/core/set';
 import type { PaperName } from '@parlor/core/stock';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { Lens } from './lens.ts';
@@ -120,6 +130,12 @@ export const coverThere = (document: SetDocument, pieceId: string): Promise<Deri
 
 /** What all coverings need; pages are counted for that, so it is asked of those who make them. */
 export const needsThere = newestOnly((document: SetDocument): Promise<NeedsReply> => press.ask((hand) => hand.needs(document)));
+
+/** The paper that a small good takes; pages are counted for that too. */
+export const goodPaperThere = newestOnly(
+  ({ document, pieceId }: { readonly document: SetDocument; readonly pieceId: string }): Promise<readonly GoodPaper[]> =>
+    press.ask((hand) => hand.goodPaper(document, pieceId)),
+);
 
 /** The smallest change of a piece's driving sizes that puts its cuts on the rule. */
 export const fitRuleThere = (document: SetDocument, pieceId: string, grid: number): Promise<RuleFit> =>

@@ -1,3 +1,4 @@
+import { hasBoards } from '@parlor/core/piece';
 import { useEffect, useRef } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { useSet } from '../state/index.ts';
@@ -8,8 +9,9 @@ type Props = { readonly current: string | undefined; readonly view: 'pieces' | '
 /** The pieces of the set as tickets, with their marks; the one that lies open is always in sight. */
 export const PieceTickets = ({ current, view, onTurn }: Props) => {
   const { pieces } = useSet();
-  // Small goods have a page of their own; only what is cut of board is seen among the pieces.
-  const shown = ({ id, family }: (typeof pieces)[number]): boolean => (family === 'paper') === (view === 'goods') || id === current;
+  // Small goods have a page of their own; those with boards in them are covered as pieces are.
+  const shown = (piece: (typeof pieces)[number]): boolean =>
+    piece.id === current || (piece.family === 'paper' ? view === 'goods' || (view === 'coverings' && hasBoards(piece)) : view !== 'goods');
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {

@@ -30,8 +30,8 @@ export type StandingNet = {
   readonly copies: readonly { readonly number: number; readonly pose: Pose }[];
 };
 
-/** What a piece takes that is neither cut from board nor printed: so many lengths, together so long. */
-export type Extra = { readonly what: string; readonly length: number; readonly count: number };
+/** What a piece takes that is neither cut from board nor printed: so many lengths, together so long; sheets so wide. */
+export type Extra = { readonly what: string; readonly length: number; readonly wide?: number; readonly count: number };
 
 /** A piece that stands: its assembly; the bays of its front, parents before children; the openings of its face frame; and sizes that stand on
  *  its drawings beside the outer ones; nets of what is folded from paper. µm, doll size. */

@@ -19,6 +19,7 @@ export const MOTIFS = [
   'lines',
   'frame',
   'stripes',
+  'slate',
 ] as const;
 export type Motif = (typeof MOTIFS)[number];
 

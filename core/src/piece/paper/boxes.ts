@@ -264,7 +264,15 @@ const parcel = (making: Making): Made => {
   const folded = problem ? undefined : unfolded(boxOf(width - paper, depth - paper, height - paper), piece.tab, [half, half, half]);
   if (problem || !folded) return refused(problem ?? NO_NET);
   return copyOf([netOf(making, 'parcel', folded.net, folded.pose)], [width, height, depth], undefined, {
-    extras: [{ what: 'string', length: 2 * width + 2 * depth + 4 * height + KNOT }],
+    extras: [
+      { what: 'string', length: 2 * width + 2 * depth + 4 * height + KNOT },
+      // Once round the girth with an overlap; at the ends it is folded in over three quarters of the height.
+      {
+        what: 'paper to wrap a block of that size instead',
+        length: 2 * (depth + height) + 3 * piece.tab,
+        wide: Math.round(width + 1.5 * height),
+      },
+    ],
   });
 };
 

@@ -153,7 +153,8 @@ const extrasOf = (stood: readonly Stood[]): NonNullable<Built['extras']> => {
   const all = stood.flatMap(({ copy }) => copy.extras);
   return [...new Set(all.map(({ what }) => what))].map((what) => {
     const its = all.filter((extra) => extra.what === what);
-    return { what, length: its.reduce((sum, { length }) => sum + length, 0), count: its.length };
+    const wide = Math.max(0, ...its.map((extra) => extra.wide ?? 0));
+    return { what, length: its.reduce((sum, { length }) => sum + length, 0), count: its.length, ...(wide > 0 && { wide }) };
   });
 };
 

@@ -90,7 +90,6 @@ export type Good = Piecelike<'paper', GoodRole> & {
 };
 
 export const MOST_COPIES = 200;
-export const MOST_PAGES = 64;
 
 const side = measureField({ min: 2 * UM.mm, max: 5 * UM.m });
 
@@ -134,3 +133,7 @@ export const goodSchema = z.strictObject({
   grounds: z.array(textField(60, 1)).max(12).default([]),
   art: z.array(artSchema).max(80).default([]),
 });
+
+/** Whether boards belong to a good: a block behind backs or between covers, a frame. */
+export const hasBoards = ({ form, body, border, lies }: Good): boolean =>
+  form === 'spines' || (form === 'book' && body === 'boards') || (form === 'sheet' && border !== 0 && !lies);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { scaleFromRatio } from '../../measure/index.ts';
-import { folds } from '../../net/fold.testing.ts';
+import { crosses, folds } from '../../net/fold.testing.ts';
 import { foldedNet, inSpaceOf } from '../../net/index.ts';
 import { add, scaled, toSpace, type Vec3 } from '../../shape/index.ts';
 import {
@@ -68,7 +68,10 @@ describe('every small good', () => {
       if (piece.border === 0 && piece.form !== 'spines' && piece.form !== 'map')
         expect((high[axis] as number) - (low[axis] as number)).toBeGreaterThan(to - from - 2 * loose);
     }
-    for (const { net } of nets) folds(net, net.faces.length > 14);
+    for (const { net } of nets) {
+      folds(net, net.faces.length > 14);
+      expect(crosses(net)).toBeUndefined();
+    }
   });
 
   it('with any of its decisions made anew folds as well, or says what does not fit', () => {
@@ -83,7 +86,10 @@ describe('every small good', () => {
           continue;
         }
         stood += 1;
-        for (const { net } of (made.value.nets ?? []).slice(0, 3)) folds(net, net.faces.length > 14);
+        for (const { net } of (made.value.nets ?? []).slice(0, 3)) {
+          folds(net, net.faces.length > 14);
+          expect(crosses(net), `${GOODS[number]?.key} ${seed}`).toBeUndefined();
+        }
       }
     expect(stood).toBeGreaterThan(250);
     expect(refused).toBeGreaterThan(5);
@@ -162,7 +168,10 @@ describe('boxes', () => {
   it('a parcel says how much string goes round it: once each way, and a knot', () => {
     const { extras } = built(goodOf('parcel'));
     const [w, h, d] = [350_000 / 6, 25_000, 250_000 / 6];
-    expect(extras).toHaveLength(1);
+    expect(extras).toHaveLength(2);
+    // A sheet goes once round a block, and its ends are folded over three quarters of the height.
+    expect(extras?.[1]?.length).toBeCloseTo(2 * (d + h) + 15_000, -1);
+    expect(extras?.[1]?.wide).toBeCloseTo(w + 1.5 * h, -1);
     expect(extras?.[0]?.length).toBeCloseTo(2 * w + 2 * d + 4 * h + 60_000, -1);
   });
 });

@@ -376,7 +376,7 @@ export const GOOD_PRESETS: readonly Preset[] = [
     height: '450 mm',
     border: '35 mm',
     on: 'plain',
-    art: [{ panel: 'front', words: 'today:\nsoup', face: 'hand' }],
+    art: [{ panel: 'front', motif: 'slate', words: 'today:\nsoup', face: 'hand' }],
   }),
   preset('stamps', 'Stamps', 'a sheet of them, to tear', 'post office album', {
     form: 'sheet',

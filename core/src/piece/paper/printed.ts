@@ -141,7 +141,8 @@ const sheet = (making: Making): Made => {
   if (problem) return refused(problem);
   const net = sheetNet('front', rectOf(width, height), 'behind');
   const more = { tears: grid(width, height, piece.across, piece.up), cells: [piece.across, piece.up] as const };
-  if (border === 0) {
+  // What lies has no frame round it.
+  if (border === 0 || piece.lies) {
     const thick = Math.max(THIN, paper);
     return piece.lies
       ? copyOf([netOf(making, 'sheet', net, lyingUp(0, thick, height), more)], [width, thick, height])

@@ -1,12 +1,11 @@
 import type { Part } from '@parlor/core/assembly';
 import { showLength } from '@parlor/core/measure';
 import type { Good } from '@parlor/core/piece';
-import { imposed } from '@parlor/core/print';
-import { type DerivedPiece, type GoodSheet, placeOnShelf, printedGoods, shelfAt } from '@parlor/core/set';
-import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '@parlor/core/stock';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { type DerivedPiece, type GoodSheet, placeOnShelf, shelfAt } from '@parlor/core/set';
+import { PRINT_STOCKS } from '@parlor/core/stock';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { useAppSelector, useGoodPaper, useSet, useUnits } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNote, NoModel, usePicturesCame } from '../../ui/index.ts';
 import { Player } from './Player.tsx';
 
@@ -30,24 +29,12 @@ type Props = {
 
 /** Pages that the good takes by itself, and those that all small goods of the set take together. */
 const Pages = ({ good }: { readonly good: Good }) => {
-  const document = useDeferredValue(useSet());
-  const set = useAppSelector((state) => state.derived.set);
   const { setId } = useParams();
-  const counted = useMemo(() => {
-    if (!set || set.pieces.length !== document.pieces.length) return null;
-    const rules = { ...document.printing, sides: 'one' as const };
-    const all = printedGoods(document, set, null);
-    const own = printedGoods(document, set, [good.id]);
-    return PRINT_STOCK_NAMES.flatMap((on) => {
-      const pick = (drawings: typeof all) => drawings.filter((drawing) => (drawing.on ?? 'plain') === on);
-      const [whole, mine] = [pick(all), pick(own)];
-      if (mine.length === 0) return [];
-      return [{ on, mine: mine.length, pages: imposed(mine, rules, '').pages.length, together: imposed(whole, rules, '').pages.length }];
-    });
-  }, [document, set, good.id]);
+  const paper = useGoodPaper(good.id);
+  if (!paper) return <p className="text-note font-hand text-graphite">counting pages …</p>;
   return (
     <ul className="text-note space-y-1" data-testid="takes">
-      {(counted ?? []).map(({ on, mine, pages, together }) => (
+      {paper.map(({ on, nets, pages, together }) => (
         <li key={on}>
           <Link
             to={`/sets/${setId}/printing?print=coverings&find=${encodeURIComponent(`${good.mark}-1`)}`}
@@ -55,7 +42,7 @@ const Pages = ({ good }: { readonly good: Good }) => {
           >
             {pages} {pages === 1 ? 'page' : 'pages'} of {PRINT_STOCKS[on].name}
           </Link>
-          , {PRINT_STOCKS[on].weight} g/m², for {mine} {mine === 1 ? 'net' : 'nets'}
+          , {PRINT_STOCKS[on].weight} g/m², for {nets} {nets === 1 ? 'net' : 'nets'}
           {together > pages && <span className="text-graphite">; {together} for all small goods of the set</span>}
         </li>
       ))}
@@ -140,9 +127,10 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
         <h3 className="text-head">What it takes</h3>
         <Pages good={good} />
         <ul className="text-note space-y-1">
-          {(made?.extras ?? []).map(({ what, length, count }) => (
+          {(made?.extras ?? []).map(({ what, length, count, wide }) => (
             <li key={what}>
-              {showLength(Math.round(length), units)} of {what}
+              {showLength(Math.round(length), units)}
+              {wide ? ` × ${showLength(wide, units)}` : ''} of {what}
               {count > 1 ? `, in ${count} pieces` : ''}
             </li>
           ))}

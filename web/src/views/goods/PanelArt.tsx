@@ -18,6 +18,7 @@ const MOTIF_WORDS: Readonly<Record<Art['motif'], string>> = {
   lines: 'ruled lines',
   frame: 'a frame',
   stripes: 'stripes',
+  slate: 'a slate, written on with chalk',
 };
 
 type Props = {
