@@ -8,6 +8,7 @@ import { lookOf, paintTones } from '@parlor/core/cover';
 import { realUm, scaleFromRatio } from '@parlor/core/measure';
 import { writePdf } from '@parlor/core/pdf';
 import { PRESETS, type Preset } from '@parlor/core/piece';
+import { imposed } from '@parlor/core/print';
 import {
   applyEdit,
   arrangedIn,
@@ -18,6 +19,7 @@ import {
   type PieceChange,
   pagesOf,
   paperNeeds,
+  printedGoods,
   readSet,
   type SetDocument,
   templatePages,
@@ -95,6 +97,39 @@ const [middlePreset, slowestPreset] = [byTime[Math.floor(byTime.length / 2)], by
   (typeof alone)[number],
   (typeof alone)[number],
 ];
+
+/** Every net by itself, one of each; and two hundred books, no two alike, from decisions to pages. */
+const goods = PRESETS.filter(({ kind }) => kind === 'paper').map(({ name, piece }) => setWith(name, [{ ...piece, count: 1, vary: 0 }]));
+for (let round = 0; round < 10; round += 1) for (const one of goods) derive(one);
+const nets: { readonly name: string; readonly time: Awaited<ReturnType<typeof timed>> }[] = [];
+for (const one of goods) nets.push({ name: one.name, time: await timed(41, () => derive(one)) });
+const netsByTime = [...nets].sort((a, b) => a.time.median - b.time.median);
+const [middleNet, slowestNet] = [netsByTime[Math.floor(nets.length / 2)], netsByTime.at(-1)] as [
+  (typeof nets)[number],
+  (typeof nets)[number],
+];
+const library = setWith('books', [
+  {
+    family: 'paper',
+    form: 'book',
+    width: '110 mm',
+    height: '178 mm',
+    depth: '25 mm',
+    count: 200,
+    vary: 25,
+    on: 'plain',
+    play: '0 mm',
+    tab: '2 mm',
+    art: [
+      { panel: 'spine', words: '{title}', turn: 3 },
+      { panel: 'front cover', words: '{title}' },
+    ],
+  },
+]);
+const shelved = await timed(15, () => {
+  const books = derive(library);
+  imposed(printedGoods(library, books, null), { ...library.printing, sides: 'one' }, library.name);
+});
 
 /** A wavy ring of so many points, two boards thick, with a rim on it. */
 const wavy = (count: number) =>
@@ -246,6 +281,9 @@ const rows = [
   ['one size changed in that set, derived again', changed, '16'],
   [`the middle one of ${alone.length} presets by itself (${middlePreset.name})`, middlePreset.time, '4'],
   [`the slowest preset by itself (${slowestPreset.name})`, slowestPreset.time, '4'],
+  [`the middle one of ${nets.length} small goods, its nets and findings (${middleNet.name})`, middleNet.time, '2'],
+  [`the slowest small good (${slowestNet.name})`, slowestNet.time, '2'],
+  ['200 books, no two alike: derived, drawn with titles, imposed', shelved, '500'],
   ['an outline of 2,000 points in three boards, one point moved, derived again', pointMoved, '16'],
   [`one thing dragged in a room of ${SIXTY}, the whole room judged again`, dragged, '16'],
   ...growth.flatMap(({ count, contacts, interference }) => [

@@ -202,7 +202,7 @@ describe('what is flat, or folds flat', () => {
     folds(net);
     const strip = net.faces.reduce((sum, { outline }) => sum + away([...of(outline, 0), 0] as Vec3, [...of(outline, 1), 0] as Vec3), 0);
     expect(Math.round(strip)).toBe(6 * 25_400);
-    // Across corners of a regular hexagon: twice its side. Handbooks of mathematics, recalled.
+    // Across corners of a regular hexagon: twice its side. Bronshtein & Semendyayev, Handbook of Mathematics, recalled.
     const places = net.faces.map(
       (_, face) => inSpaceOf(of(foldedNet(net, 1), face), [of(of(net.faces, face).outline, face === 0 ? 0 : 1)])[0] as Vec3,
     );

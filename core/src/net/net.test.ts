@@ -33,7 +33,7 @@ const netOf = (solid: Polyhedron, tab = 6_000, root = 0): Net => {
 
 const closeTo = (volume: number, formula: number): void => expect(volume / formula).toBeCloseTo(1, 6);
 
-/** The radius of a regular polygon's inner circle and its area, by its side. Source: handbooks of mathematics (regular polygons), recalled. */
+/** The radius of a regular polygon's inner circle and its area, by its side. Source: Bronshtein & Semendyayev, Handbook of Mathematics (regular polygons), recalled. */
 const polygonArea = (count: number, side: number): number => (count * side * side) / (4 * Math.tan(Math.PI / count));
 
 describe('nets, folded again', () => {

@@ -15,7 +15,8 @@ export const labelOf = (diameter: number, height: number, thickness: number, ove
 export type Sector = { readonly inner: number; readonly outer: number; readonly angle: number };
 
 /** The sector for a cone's mantle between two diameters, so high. The slant is √(h² + (R − r)²); the sector's radii are in the diameters' proportion, and
- *  its outer arc is the larger circumference. Source: handbooks of geometry (lateral surface of a frustum of a cone: π (R + r) s). */
+ *  its outer arc is the larger circumference. Source: Bronshtein & Semendyayev, Handbook of Mathematics, solids of
+ *  revolution (lateral surface of a frustum of a cone: π (R + r) s), recalled. */
 export const sectorOf = (low: number, high: number, height: number): Sector => {
   const [large, small] = [Math.max(low, high) / 2, Math.min(low, high) / 2];
   const slant = Math.hypot(height, large - small);

@@ -10,9 +10,11 @@ const BETWEEN = 0.12;
 const ASPECT = 1.75;
 
 /** Pieces side by side on as many floors, one above the other, as let them be drawn largest; the doll stands on the lowest. */
-const arranged = (derived: DerivedSet, doll: number) => {
+const arranged = (document: SetDocument, derived: DerivedSet, doll: number) => {
+  // What fills a shelf stands there, and not by itself on the floor.
+  const onShelf = new Set(document.pieces.flatMap((piece) => (piece.family === 'paper' && piece.fills ? [piece.id] : [])));
   const pieces = derived.pieces.flatMap(({ id, made }) =>
-    made
+    made && !onShelf.has(id)
       ? [
           {
             id,
@@ -45,7 +47,7 @@ type Props = { readonly document: SetDocument; readonly derived: DerivedSet; rea
 /** The pieces of a set side by side on a floor, the doll before them, all to one scale. */
 export const SetScene = ({ document, derived, label }: Props) => {
   const doll = document.doll.height / 1000;
-  const { placed, width, height, floors, highest } = useMemo(() => arranged(derived, doll), [derived, doll]);
+  const { placed, width, height, floors, highest } = useMemo(() => arranged(document, derived, doll), [document, derived, doll]);
   return (
     <svg
       viewBox={`0 ${-height} ${width} ${height * 1.06}`}

@@ -160,7 +160,7 @@ describe('boxes', () => {
     expect(
       strip.net.faces.reduce((sum, { outline }) => sum + Math.max(...outline.map(([x]) => x)) - Math.min(...outline.map(([x]) => x)), 0),
     ).toBeCloseTo(6 * 25_400, 0);
-    // Across flats: √3 sides; across corners: two. Handbooks of mathematics, recalled.
+    // Across flats: √3 sides; across corners: two. Bronshtein & Semendyayev, Handbook of Mathematics, recalled.
     expect(assembly.outside.max[1]).toBe(Math.round(25_400 * Math.sqrt(3)));
     expect(assembly.outside.max[0]).toBe(2 * 25_400);
   });
@@ -266,6 +266,21 @@ describe('books and what is read', () => {
       const whole: Means = { ...MEANS, scale: scaleFromRatio(1) };
       expect(built(goodOf(key), whole).assembly.outside.max).toEqual([w, expect.any(Number), h]);
       expect(built(goodOf(key)).assembly.outside.max).toEqual([Math.round(w / 6), expect.any(Number), Math.round(h / 6)]);
+    }
+  });
+
+  // Trade book sizes and cans: usual in the trade, recalled from publishers' trim sizes and packaging handbooks; business envelope no. 10: 4 1/8 × 9 1/2 in, recalled.
+  it('presets are as large as the real things that they are called after', () => {
+    const whole: Means = { ...MEANS, scale: scaleFromRatio(1) };
+    for (const [key, sizes] of [
+      ['paperback', [25_000, 178_000, 110_000]],
+      ['hardback', [40_000, 240_000, 160_000]],
+      ['drinks-can', [66_000, 115_000, 66_000]],
+      ['business-envelope', [9.5 * 25_400, 4.125 * 25_400, 0]],
+    ] as const) {
+      const made = built(goodOf(key, { count: 1, vary: 0, lies: false, open: false }), whole).assembly.outside.max;
+      for (const axis of [0, 1, 2] as const)
+        if (sizes[axis] > 0) expect(Math.abs(made[axis] - sizes[axis]), `${key} ${axis}`).toBeLessThan(2);
     }
   });
 
