@@ -164,6 +164,13 @@ describe('a shelf', () => {
     await h.reads('[data-testid="takes"]', /pages of plain paper, 80 g\/m², for 68 nets/);
   });
 
+  it('leads to its pages, which show its nets', async () => {
+    await page.$eval('[data-testid="takes"] a', (each) => (each as HTMLElement).click());
+    await wait(() => document.querySelector('[data-page][data-shown="there"]') !== null);
+    expect(page.url()).toMatch(/printing\?print=coverings&find=\d+-1$/);
+    await h.reads('[data-page]', /\d+-1/);
+  });
+
   it('no fault was heard of on the way', () => {
     expect(faults).toEqual([]);
   });

@@ -1,18 +1,6 @@
 // µm, doll size. Boxes that close: their nets by the sizes of the middle of the paper, as they are folded round a front, a bottom, a girth.
-import { type Draft, draftOf, flapOf, SQUARE } from './draft.ts';
-import type { Net, NetRing } from './net.ts';
-
-const rect = (width: number, height: number): NetRing => [
-  [0, 0],
-  [width, 0],
-  [width, height],
-  [0, height],
-];
-
-/** Sides of a face that was hung to the right of another: where it hangs, below, far, above. Of the first face: below 0, right 1, above 2, left 3. */
-const BELOW = 1;
-const FAR = 2;
-const ABOVE = 3;
+import { ABOVE, BELOW, type Draft, draftOf, FAR, flapOf, rect, SQUARE } from './draft.ts';
+import type { Net } from './net.ts';
 
 /** Four walls in a row from the front, the last glued to the first. Gives the faces' numbers. */
 const girth = (draft: Draft, names: readonly [string, string, string], width: number, depth: number, height: number, tab: number) => {

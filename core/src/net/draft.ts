@@ -30,6 +30,19 @@ export const flapOf = (long: number, deep: number, begins = 0, ends = 0): Flap =
   [long - ends, deep],
 ];
 
+/** A rectangle, its lower left corner at the origin. */
+export const rect = (width: number, height: number): NetRing => [
+  [0, 0],
+  [width, 0],
+  [width, height],
+  [0, height],
+];
+
+/** Sides of a face that was hung to the right of another: where it hangs is 0. Of the first face: below 0, right 1, above 2, left 3. */
+export const BELOW = 1;
+export const FAR = 2;
+export const ABOVE = 3;
+
 const QUARTER = Math.PI / 2;
 /** A square fold, standing out. */
 export const SQUARE = QUARTER;

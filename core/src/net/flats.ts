@@ -1,16 +1,6 @@
 // µm, doll size. What is flat, or folds flat: leaves, covers, pockets, maps, strips in a row.
-import { draftOf, type Flap, flapOf, SQUARE } from './draft.ts';
+import { ABOVE, BELOW, draftOf, FAR, type Flap, flapOf, rect, SQUARE } from './draft.ts';
 import type { Net, NetRing } from './net.ts';
-
-const rect = (width: number, height: number): NetRing => [
-  [0, 0],
-  [width, 0],
-  [width, height],
-  [0, height],
-];
-const BELOW = 1;
-const FAR = 2;
-const ABOVE = 3;
 
 /** One face that is only cut out, printed behind too where that has a name. */
 export const sheetNet = (name: string, outline: NetRing, behind?: string, holes: readonly NetRing[] = []): Net =>

@@ -23,6 +23,7 @@ import {
   sleeveNet,
   stepsOf,
   tubeNet,
+  volumeOf,
 } from './index.ts';
 
 const size = fc.integer({ min: 8_000, max: 120_000 });
@@ -252,6 +253,28 @@ describe('what is rolled, in facets', () => {
         expect(Math.abs(away(middle(of(rims, 0)), middle(of(rims, 1))) - height)).toBeLessThan(Math.max(height * 0.01, low * 0.002) + 60);
       }),
       { numRuns: 40, seed: 20 },
+    );
+  });
+
+  // A frustum of a cone: π h (R² + R r + r²) / 3. Source: Bronshtein & Semendyayev, Handbook of Mathematics, recalled.
+  it('tubes and cones enclose what the formulae say, but for what chords cut off', () => {
+    fc.assert(
+      fc.property(size, fc.double({ min: 0.1, max: 1, noNaN: true }), size, (low, share, height) => {
+        const high = share > 0.95 ? low : Math.round(low * share);
+        const net = high === low ? tubeNet('tube', low, height, 3_000) : coneNet('shade', low, high, height, 3_000);
+        const poses = foldedNet(net, 1);
+        const faces = net.faces.map(({ outline }, face) => inSpaceOf(of(poses, face), outline));
+        // Rims: of the first face corners 0 and 3, of the others (which hang on their slope) 1 and 0.
+        const rim = (first: number, other: number): readonly Vec3[] => faces.map((ring, face) => of(ring, face === 0 ? first : other));
+        const below = rim(0, 1);
+        const above = rim(3, 0);
+        const volume = Math.abs(volumeOf([...faces, [...below].reverse(), above]));
+        const [R, r] = [low / 2, high / 2];
+        const formula = (Math.PI * height * (R * R + R * r + r * r)) / 3;
+        expect(volume / formula).toBeLessThan(1.03);
+        expect(volume / formula).toBeGreaterThan(0.96);
+      }),
+      { numRuns: 40, seed: 21 },
     );
   });
 

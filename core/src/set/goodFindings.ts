@@ -193,7 +193,7 @@ const onShelf = ({ means }: Judged, piece: Good): readonly Finding[] => {
     doll(piece.height),
     piece.form === 'book' ? doll(piece.width) : piece.form === 'can' ? doll(piece.width) : doll(piece.depth),
   ];
-  const object = piece.name;
+  const object = piece.form;
   return [
     ...(height > shelf.height
       ? [

@@ -2,7 +2,7 @@
 // corner at the origin.
 import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import type { Net, NetRing } from '../../net/index.ts';
+import { type Net, rect } from '../../net/index.ts';
 import type { Point, Pose, Region, Vec3 } from '../../shape/index.ts';
 import type { Extra, StandingNet } from '../kit/built.ts';
 import type { Sheeting } from '../kit/means.ts';
@@ -48,13 +48,6 @@ export const facing = (x: number, y: number, z: number): Pose => ({ origin: [x, 
 export const lyingUp = (x: number, y: number, z: number): Pose => ({ origin: [x, y, z], u: [1, 0, 0], v: [0, 0, -1] });
 export const lyingDown = (x: number, y: number, z: number): Pose => ({ origin: [x, y, z], u: [1, 0, 0], v: [0, 0, 1] });
 
-export const rectOf = (width: number, height: number): NetRing => [
-  [0, 0],
-  [width, 0],
-  [width, height],
-  [0, height],
-];
-
 /** A net of a good as most are: printed on its paper, nothing to tear. */
 export const netOf = (making: Making, name: string, net: Net, pose: Pose, more: Partial<GoodNet> = {}): GoodNet => ({
   name,
@@ -70,7 +63,7 @@ const rounded = (ring: readonly Point[]): readonly Point[] => ring.map(([x, y]) 
 
 /** A box. */
 export const boxEnvelope = ([x, y, z]: Vec3): Envelope => ({
-  region: { outline: rectOf(x, z), holes: [] },
+  region: { outline: rect(x, z), holes: [] },
   thickness: y,
   pose: lyingUp(0, 0, z),
 });

@@ -3,12 +3,12 @@
 import type { Part } from '../../assembly/index.ts';
 import { leavesOf } from '../../cover/index.ts';
 import { seededRandom } from '../../kit/index.ts';
-import { boxOf, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rowNet, sheetNet, unfold } from '../../net/index.ts';
+import { boxOf, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rect, rowNet, sheetNet, unfold } from '../../net/index.ts';
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
 import { PRINT_STOCKS } from '../../stock/index.ts';
 import { foundThing, type Space } from '../kit/panels.ts';
 import { frameStrips, single } from '../kit/put.ts';
-import { copyOf, facing, type GoodNet, lacks, lyingUp, type Made, type Making, netOf, rectOf, refused } from './copy.ts';
+import { copyOf, facing, type GoodNet, lacks, lyingUp, type Made, type Making, netOf, refused } from './copy.ts';
 
 /** What lies flat is at least so thick: a found thing of no thickness could not be seen on an edge. */
 const THIN = 200;
@@ -98,7 +98,7 @@ const map = (making: Making): Made => {
   );
   if (problem) return refused(problem);
   if (piece.open) {
-    const net = sheetNet('map', rectOf(width, height), 'map, behind');
+    const net = sheetNet('map', rect(width, height), 'map, behind');
     return piece.lies
       ? copyOf([netOf(making, 'map', net, lyingUp(0, THIN, height))], [width, THIN, height])
       : copyOf([netOf(making, 'map', net, facing(0, 0, THIN))], [width, height, THIN]);
@@ -139,7 +139,7 @@ const sheet = (making: Making): Made => {
     ['a strip that can be cut', border === 0 ? 1 : border, border === 0 ? 1 : 600],
   );
   if (problem) return refused(problem);
-  const net = sheetNet('front', rectOf(width, height), 'behind');
+  const net = sheetNet('front', rect(width, height), 'behind');
   const more = { tears: grid(width, height, piece.across, piece.up), cells: [piece.across, piece.up] as const };
   // What lies has no frame round it.
   if (border === 0 || piece.lies) {
@@ -190,7 +190,7 @@ const book = (making: Making): Made => {
   if (piece.hard) {
     // Boards lie inside the cover's paper; they are cut from card, and not seen.
     const board = (name: string, w: number, pose: Pose): GoodNet =>
-      netOf(making, name, sheetNet('board', rectOf(w, height)), pose, { on: 'card' });
+      netOf(making, name, sheetNet('board', rect(w, height)), pose, { on: 'card' });
     const beside = (x: number): Pose => ({ origin: [x, 0, width - cover], u: [0, 0, -1], v: [0, 1, 0] });
     nets.push(
       board('board of the front', width - cover, beside(thick - cover + 20)),

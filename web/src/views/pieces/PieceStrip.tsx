@@ -19,7 +19,7 @@ export const useAddPiece = () => {
     const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1 };
     edit(words(piece.name), { kind: 'add-piece', at: pieces.length, piece });
     dispatch(bayChosen(null));
-    void navigate(`/sets/${setId}/pieces/${piece.id}`, { state: { fresh: true } });
+    void navigate(`/sets/${setId}/${piece.family === 'paper' ? 'goods' : 'pieces'}/${piece.id}`, { state: { fresh: true } });
   };
 };
 
