@@ -166,9 +166,9 @@ describe('a shelf', () => {
 
   it('leads to its pages, which show its nets', async () => {
     await page.$eval('[data-testid="takes"] a', (each) => (each as HTMLElement).click());
-    await wait(() => document.querySelector('[data-page][data-shown="there"]') !== null);
+    await h.see('[data-testid="page-count"]');
     expect(page.url()).toMatch(/printing\?print=coverings&find=\d+-1$/);
-    await h.reads('[data-page]', /\d+-1/);
+    await h.reads('main', /\d+-1\b/);
   });
 
   it('no fault was heard of on the way', () => {

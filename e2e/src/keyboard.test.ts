@@ -81,6 +81,8 @@ describe('all by keyboard', () => {
     await together('Alt', 'PageDown');
     await h.reads('h1', /Coverings/);
     await together('Alt', 'PageDown');
+    await h.see('main[data-at$="/goods"]');
+    await together('Alt', 'PageDown');
     await h.reads('h2', /sheet to cut/);
     await together('Alt', 'PageDown');
     await h.reads('[data-testid="page-count"]', /\d+ pages/);

@@ -426,6 +426,8 @@ describe('families', () => {
     for (const each of PRESETS) {
       const piece = fromPreset(each, 'p', 1);
       expect(mirroredPiece(mirroredPiece(piece)), each.key).toEqual(piece);
+      // Copies of a small good differ by chance and stand in its order; print is never mirrored.
+      if (piece.family === 'paper') continue;
       const boxes = (which: Piece) => {
         const built = buildPiece(which, means(6, 4_800));
         if (!built.ok) throw new Error(each.key);

@@ -37,11 +37,24 @@ const tooDeep = (value: unknown, left: number): boolean => {
   return left === 0 || Object.values(value).some((each) => tooDeep(each, left - 1));
 };
 
+/** Nought is one number in a file, whatever sign it came with. What has no such number is given back as it is. */
+const plainNought = (value: unknown): unknown => {
+  if (typeof value === 'number') return value === 0 ? 0 : value;
+  if (typeof value !== 'object' || value === null) return value;
+  if (Array.isArray(value)) {
+    const list = value.map(plainNought);
+    return list.some((each, index) => !Object.is(each, value[index])) ? list : value;
+  }
+  const entries = Object.entries(value);
+  const plain = entries.map(([key, each]) => [key, plainNought(each)] as const);
+  return plain.some(([, each], index) => !Object.is(each, entries[index]?.[1])) ? Object.fromEntries(plain) : value;
+};
+
 /** Reads a set document from data that came through a door.
  *  Shape: anything → a document, or every issue with its path. Nothing is changed when there is one. */
 export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]> => {
   if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
-  const read = setSchema.safeParse(data);
+  const read = setSchema.safeParse(plainNought(data));
   return read.success ? ok(read.data) : err(flatten(read.error.issues, []));
 };
 

@@ -44,6 +44,7 @@ describe('turning pages', () => {
       '/sets/attic/pieces',
       '/sets/attic/room',
       '/sets/attic/coverings',
+      '/sets/attic/goods',
       '/sets/attic/cutting',
       '/sets/attic/printing',
     ]);
