@@ -36,17 +36,20 @@ const counted = (capacity: number, k: number): Feasible => {
 };
 
 const MOST_PER_FAMILY = 40;
+/** A quick look at very many kinds takes fewer: every pair of functions is asked about every kind. */
+const FEWER_PER_FAMILY = 14;
+const MANY_KINDS = 150;
 
 const spread = (values: readonly number[], most: number): readonly number[] =>
   values.length <= most ? values : Array.from({ length: most }, (_, index) => values[Math.floor((index * values.length) / most)] as number);
 
-const families = (capacity: number, lengths: readonly number[]): readonly Feasible[] => {
+const families = (capacity: number, lengths: readonly number[], most: number): readonly Feasible[] => {
   const distinct = [...new Set(lengths.flatMap((length) => [length, capacity - length]))].filter(
     (length) => length > 0 && 2 * length <= capacity,
   );
   const halves = spread(
     distinct.sort((a, b) => b - a),
-    MOST_PER_FAMILY,
+    most,
   );
   return [
     (length) => length / capacity,
@@ -162,7 +165,8 @@ export type BoundKind = BoundSheet & { readonly cost: number; readonly count: nu
 const functionsOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEffort) => {
   const { width, height } = sizesOf(items, sheet, effort);
   const used = (sizes: Float64Array) => [...sizes].filter((_, index) => index < items.length || items[index - items.length]?.turns);
-  return { width, height, across: families(sheet.width, used(width)), along: families(sheet.height, used(height)) };
+  const most = effort === 'quick' && items.length > MANY_KINDS ? FEWER_PER_FAMILY : MOST_PER_FAMILY;
+  return { width, height, across: families(sheet.width, used(width), most), along: families(sheet.height, used(height), most) };
 };
 
 /** What each function makes of the sides of each kind, as drawn and then turned; the sheet's own sides are 1. */

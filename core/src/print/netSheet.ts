@@ -13,6 +13,7 @@ import {
   type Region,
   type Ring,
   rectRing,
+  ringArea,
   signedArea,
 } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
@@ -61,8 +62,18 @@ const whole = (ring: NetRing): Ring => {
   return signedArea(rounded) < 0 ? rounded.toReversed() : rounded;
 };
 
+/** The rectangle that the faces of a net fill altogether, where they do: covers, leaves, maps. */
+const filledBox = ({ faces, tabs }: Net): Rect | undefined => {
+  if (tabs.length > 0 || faces.some(({ holes }) => holes && holes.length > 0)) return undefined;
+  const box = bounds(faces.flatMap(({ outline }) => whole(outline)));
+  const area = faces.reduce((sum, { outline }) => sum + ringArea(outline as Ring), 0);
+  return Math.abs(area - (box.x1 - box.x0) * (box.y1 - box.y0)) < box.x1 - box.x0 ? box : undefined;
+};
+
 /** What is cut out: faces and tabs together, less the holes. */
 export const outlineOfNet = (net: Net): readonly Region[] => {
+  const box = filledBox(net);
+  if (box) return [{ outline: rectRing(box.x0, box.y0, box.x1, box.y1), holes: [] }];
   const holes = (own: readonly NetRing[] | undefined): readonly Ring[] => (own ?? []).map((ring) => whole(ring).toReversed());
   return merged([
     ...net.faces.map((face): Region => ({ outline: whole(face.outline), holes: holes(face.holes) })),
@@ -175,11 +186,13 @@ const finished = (look: Look, frame: PanelFrame): readonly Mark[] => {
   return artMarks({ art, fit: rectOf(frame) }, look, { x0: box.x0 - BLEED, y0: box.y0 - BLEED, x1: box.x1 + BLEED, y1: box.y1 + BLEED });
 };
 
+const ringsOf = (regions: readonly Region[]): readonly Ring[] => regions.flatMap(({ outline, holes }) => [outline, ...holes]);
+
 /** A face grown on all sides; rectangles, which most are, at once. */
 const grownRings = (ring: NetRing, by: number): readonly Ring[] => {
   const square = asRect(whole(ring));
   if (square) return [rectRing(square.x0 - by, square.y0 - by, square.x1 + by, square.y1 + by)];
-  return grown({ outline: whole(ring), holes: [] }, by).flatMap(({ outline, holes }) => [outline, ...holes]);
+  return ringsOf(grown({ outline: whole(ring), holes: [] }, by));
 };
 
 /** All that is printed on one side of a net, in the net's own places (behind: the sheet turned over, x mirrored). */
@@ -256,7 +269,9 @@ export const drawNet = (sheet: NetSheet): Drawing => {
   const cut = outlineOfNet(net);
   const { x0, y0, x1, y1 } = bounds(cut.flatMap(({ outline }) => outline));
   const [width, height] = [x1 - x0, y1 - y0];
-  const bled = cut.flatMap((region) => grown(region, BLEED)).flatMap(({ outline, holes }) => [outline, ...holes]);
+  const bled = cut.flatMap(({ outline, holes }) =>
+    holes.length === 0 ? grownRings(outline, BLEED) : ringsOf(grown({ outline, holes }, BLEED)),
+  );
   const art = netArt(sheet);
   const marks: readonly Mark[] = [
     ...(art.length > 0 ? [{ kind: 'group', clip: bled, marks: art } as const] : []),
