@@ -9,6 +9,7 @@ import {
   applyEdit,
   type DerivedSet,
   derive,
+  describeChange,
   type GoodSheet,
   makeUp,
   printedGoods,
@@ -313,5 +314,19 @@ describe('a good as a piece of the set', () => {
         .outside.max ?? [0, 0, 0];
     const [small, large] = [at('12'), at('6')];
     for (const axis of [0, 1, 2] as const) expect(Math.abs(large[axis] - 2 * small[axis])).toBeLessThan(3);
+  });
+});
+
+describe('what the history says of a good', () => {
+  it('names what is printed on it, its colours, its shelf, its paper, and every decision with its sizes', () => {
+    const document = setWith([good({ form: 'carton', height: '280 mm' })]);
+    const said = (change: Partial<Good>): string =>
+      describeChange(document, applyEdit(document, { kind: 'change-piece', id: 'piece-1', change: change as never }).document);
+    expect(said({ art: [newArt('front')] })).toBe('thing: what is printed on it');
+    expect(said({ grounds: ['dark'] })).toBe('thing: its colours');
+    expect(said({ fills: { piece: 'x', bay: [], gap: 0 } })).toMatch(/the shelf that it fills/);
+    expect(said({ thickness: dollUm(120) })).toBe('thing: how thick its paper is');
+    expect(said({ count: 12 })).toBe('thing: how many 1 → 12');
+    expect(said({ form: 'bag' })).toMatch(/it is a carton, tucked shut → a bag/);
   });
 });
