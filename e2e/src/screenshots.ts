@@ -47,9 +47,9 @@ const SHOTS = [
   {
     name: 'printing',
     path: '/sets/potting-shed/printing',
-    ready: '[data-page="4"][data-shown="there"]',
+    ready: '[data-page="2"][data-shown="there"]',
     touch: '::-p-xpath(//button[normalize-space(.)="coverings"])',
-    after: '[data-page="4"][data-shown="there"]',
+    after: '[data-page="2"][data-shown="there"]',
   },
   {
     name: 'calibrate',
