@@ -62,8 +62,11 @@ const overlapping = (net: Net, last: number, wanted: number, cone?: Mantle): Net
   const at = (along: number, out: number) => [from[0] + wx * along + wy * out, from[1] + wy * along - wx * out] as const;
   // Towards the tip a cone is narrow, and the other end of a sector that is almost a whole disc is near: the tab is drawn in there.
   const slope = cone ? Math.tan(Math.min(cone.gap * 0.9, (2 * Math.PI - cone.gap) * 0.4, 1.25)) : Infinity;
-  const overlap = Math.min(wanted, ((cone?.inner ?? 0) + long * 0.7) * slope);
-  const slant = Math.min(overlap * 0.3, long / 8);
+  const outer = cone ? cone.inner + long : Infinity;
+  const overlap = Math.min(wanted, ((cone?.inner ?? 0) + long * 0.7) * slope, outer * 0.45);
+  // At the wider edge its corner stays within the arc.
+  const within = cone ? outer - Math.sqrt(Math.max(0, outer * outer - overlap * overlap)) : 0;
+  const slant = Math.max(within, Math.min(overlap * 0.3, long / 8));
   const tip = Math.max(slant, Math.min(overlap / slope - (cone?.inner ?? 0), long * 0.7));
   const tab: NetTab = {
     outline: [at(0, 0), at(slant, overlap), at(long - tip, overlap), at(long, 0)],

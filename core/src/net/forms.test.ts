@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dot, minus, normalOf, type Vec3 } from '../shape/index.ts';
-import { away, boxRound, folds, held, of } from './fold.testing.ts';
+import { away, boxRound, folds, HAIR, held, of } from './fold.testing.ts';
 import {
   awningNet,
   bagNet,
@@ -19,6 +19,7 @@ import {
   pocketNet,
   ringNet,
   rowNet,
+  sectorOf,
   sheetNet,
   sleeveNet,
   stepsOf,
@@ -253,6 +254,45 @@ describe('what is rolled, in facets', () => {
         expect(Math.abs(away(middle(of(rims, 0)), middle(of(rims, 1))) - height)).toBeLessThan(Math.max(height * 0.01, low * 0.002) + 60);
       }),
       { numRuns: 40, seed: 20 },
+    );
+  });
+
+  it('the overlap of what is rolled lies on the strip or sector that it goes under, and nowhere beyond it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3_000, max: 120_000 }),
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        size,
+        tab,
+        (low, share, height, overlap) => {
+          const tube = tubeNet('tube', low, height, overlap);
+          const round = Math.PI * low;
+          for (const [x, y] of of(tube.tabs, 0).outline) {
+            expect(x - round).toBeGreaterThan(-HAIR);
+            expect(x - round).toBeLessThan(round);
+            expect(y).toBeGreaterThan(-HAIR);
+            expect(y).toBeLessThan(height + HAIR);
+          }
+          const high = share < 0.05 ? 0 : Math.round(low * share);
+          const net = coneNet('cone', low, high, height, overlap);
+          const { inner, outer, angle } = sectorOf(low, high, height);
+          const { from, to } = of(net.tabs, 0).on;
+          // The sector's tip lies where the slope, run up from its wider edge, has gone all of the outer radius.
+          const slope = Math.hypot(to[0] - from[0], to[1] - from[1]);
+          const [ux, uy] = [(to[0] - from[0]) / slope, (to[1] - from[1]) / slope];
+          const tip = [from[0] + ux * outer, from[1] + uy * outer] as const;
+          for (const [x, y] of of(net.tabs, 0).outline) {
+            const [dx, dy] = [x - tip[0], y - tip[1]];
+            const far = Math.hypot(dx, dy);
+            expect(far).toBeLessThan(outer + 60);
+            expect(far).toBeGreaterThan(inner - 60);
+            // How far round from the slope on which it hangs: less than the sector goes round.
+            const turned = far < 60 ? 0 : Math.atan2(Math.abs(ux * dy - uy * dx), -(ux * dx + uy * dy));
+            expect(turned).toBeLessThan(angle);
+          }
+        },
+      ),
+      { numRuns: 80, seed: 22 },
     );
   });
 

@@ -6,7 +6,7 @@ export { onFold } from './halves.ts';
 export { impose, imposed } from './impose.ts';
 export { type FileLayer, layersSvg, WORD_STYLE } from './layersSvg.ts';
 export { drawMotif, type MotifName } from './motifs.ts';
-export { drawNet, type NetSheet, netArt, outlineOfNet, type PanelLook } from './netSheet.ts';
+export { drawNet, type NetSheet, netArt, outlineOfNet, type PanelLook, wordRoom } from './netSheet.ts';
 export {
   byLayer,
   type Drawing,

@@ -2,21 +2,11 @@
 
 import type { SignFace } from '../cover/index.ts';
 import { seededRandom } from '../kit/index.ts';
+import type { Motif } from '../piece/index.ts';
 import { type Point, type Ring, rectRing } from '../shape/index.ts';
 
-export type MotifName =
-  | 'print'
-  | 'staves'
-  | 'month'
-  | 'squares'
-  | 'address'
-  | 'stamp'
-  | 'land'
-  | 'page edges'
-  | 'lines'
-  | 'frame'
-  | 'stripes'
-  | 'slate';
+/** What may be drawn on a panel. */
+export type MotifName = Exclude<Motif, 'none'>;
 
 export type MotifWords = {
   readonly lines: readonly string[];

@@ -1,14 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { scaleFromRatio } from '../measure/index.ts';
 import { foldedNet } from '../net/index.ts';
-import { buildPiece, type FamilyName, fromPreset, type Good, type Means, PRESETS, panelNames, type StandingNet } from '../piece/index.ts';
+import {
+  buildPiece,
+  type FamilyName,
+  fromPreset,
+  type Good,
+  type Means,
+  MOTIFS,
+  PRESETS,
+  panelNames,
+  type StandingNet,
+} from '../piece/index.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
 import { cross, type Point, type Pose, type Vec3 } from '../shape/index.ts';
 import {
   drawMotif,
   drawNet,
   type Mark,
-  type MotifName,
   type NetSheet,
   netArt,
   outlineOfNet,
@@ -215,20 +224,7 @@ describe('a net as it is printed', () => {
 });
 
 describe('drawings that ship', () => {
-  const NAMES: readonly MotifName[] = [
-    'print',
-    'staves',
-    'month',
-    'squares',
-    'address',
-    'stamp',
-    'land',
-    'page edges',
-    'lines',
-    'frame',
-    'stripes',
-    'slate',
-  ];
+  const NAMES = MOTIFS.filter((name) => name !== 'none');
 
   it.each(NAMES)('%s stays in its box, at every size, and is the same every time', (name) => {
     for (const [width, height] of [

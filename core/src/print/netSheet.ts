@@ -110,6 +110,16 @@ const wordsIn = (
   return { kind: 'words', lines, face: look.face, align: look.align, colour: look.ink, width, height, matrix: [a, b, c, d, e, f] };
 };
 
+/** Where words stand in a field so large: over columns, a month or staves they are a heading; of what goes round they keep to the middle. */
+export const wordRoom = (motif: PanelLook['motif'], width: number, height: number, round: boolean): Box => {
+  const air = Math.min(width, height) * AIR;
+  const inset = motif === 'frame' ? air * 1.6 : air;
+  const aside = round ? width * SIDE : inset;
+  return HEADED.has(motif) ? [aside, height * 0.86, width - aside, height - air * 0.5] : [aside, inset, width - aside, height - inset];
+};
+
+const HEADED: ReadonlySet<PanelLook['motif']> = new Set(['print', 'month', 'staves']);
+
 /** What stands in one field of a panel. */
 const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: NetSheet, seed: number, round: boolean): readonly Mark[] => {
   const marks: Mark[] = [];
@@ -127,15 +137,9 @@ const inField = (look: PanelLook, [x0, y0, x1, y1]: Box, place: Affine, sheet: N
     for (const { lines, face, align, box } of words) marks.push(wordsIn(lines, { face, align, ink: look.ink, high: null }, box, here));
   }
   if (look.lines.some((each) => each.trim() !== '')) {
-    const air = Math.min(width, height) * AIR;
-    // Over columns, a month or a stave words are a heading.
-    const heading = ['print', 'month', 'staves'].includes(look.motif);
-    const inset = look.motif === 'frame' ? air * 1.6 : air;
-    const aside = round ? width * SIDE : inset;
-    const [low, high] = heading ? [height * 0.86, height - air * 0.5] : [inset, height - inset];
     // On a slate one writes with chalk.
     const pen = look.motif === 'slate' ? { ...look, ink: CHALK } : look;
-    marks.push(wordsIn(look.lines, pen, [aside, low, width - aside, high], here));
+    marks.push(wordsIn(look.lines, pen, wordRoom(look.motif, width, height, round), here));
   }
   return marks;
 };

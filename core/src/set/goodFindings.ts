@@ -2,7 +2,7 @@
 import { dollOf, dollUm, UM } from '../measure/index.ts';
 import type { Net } from '../net/index.ts';
 import { type Art, artFor, type Good, panelNames, paperOf, type StandingNet } from '../piece/index.ts';
-import { fittedWords, LINE_HEIGHT, panelAcross, panelsOf, textWidth } from '../print/index.ts';
+import { fittedWords, LINE_HEIGHT, panelAcross, panelsOf, textWidth, wordRoom } from '../print/index.ts';
 import { bounds, dot } from '../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { type Judged, mendPiece } from './judged.ts';
@@ -136,14 +136,11 @@ const tooSmall = (judged: Judged, piece: Good, nets: readonly StandingNet[]): re
       const frame = panelAcross(net.net, pose, [panel, ...art.across], art.turn, behind);
       if (!frame) return [];
       const [across, up] = net.cells;
-      const [width, room] = [
-        (frame.width / across) * (frame.round && across === 1 ? 0.32 : 0.86),
-        (frame.height / up) * (art.motif === 'print' || art.motif === 'month' || art.motif === 'staves' ? 0.11 : 0.84),
-      ];
-      const high = art.high === null ? room : Math.min(room, dollOf(art.high, judged.means.scale) * LINE_HEIGHT * lines.length);
+      const [x0, y0, x1, y1] = wordRoom(art.motif, frame.width / across, frame.height / up, frame.round && across === 1);
+      const high = art.high === null ? y1 - y0 : Math.min(y1 - y0, dollOf(art.high, judged.means.scale) * LINE_HEIGHT * lines.length);
       const { size } = fittedWords(
         lines.map((line) => textWidth(line, 1)),
-        { width, height: high },
+        { width: x1 - x0, height: high },
       );
       return size < LEAST_LETTER ? [{ panel, size: Math.round(size) }] : [];
     }),
