@@ -10,6 +10,7 @@ const CORE = [
   'measure',
   'shape',
   'net',
+  'cloth',
   'stock',
   'doll',
   'assembly',

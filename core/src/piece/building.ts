@@ -9,6 +9,9 @@ import type { Casework } from './casework/casework.ts';
 import { mirroredCell } from './casework/cell.ts';
 import { CASEWORK_FIELDS } from './casework/fields.ts';
 import { CASEWORK_PRESETS } from './casework/presets.ts';
+import { buildCloth } from './cloth/buildCloth.ts';
+import { CLOTH_FIELDS } from './cloth/fields.ts';
+import { CLOTH_PRESETS } from './cloth/presets.ts';
 import { FAMILIES, type FamilyName, type Piece } from './families.ts';
 import { buildFree } from './free/buildFree.ts';
 import { FREE_FIELDS } from './free/fields.ts';
@@ -135,6 +138,12 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
   },
   room: { fields: ROOM_FIELDS, build: buildRoom, presets: ROOM_PRESETS, mirrored: mirroredRoom, sight: () => 'top' },
   paper: { fields: GOOD_FIELDS, build: buildGood, presets: GOOD_PRESETS, mirrored: (piece) => piece },
+  cloth: {
+    fields: CLOTH_FIELDS,
+    build: buildCloth,
+    presets: CLOTH_PRESETS,
+    mirrored: (piece) => ({ ...piece, drops: { ...piece.drops, left: piece.drops.right, right: piece.drops.left } }),
+  },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

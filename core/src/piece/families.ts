@@ -3,7 +3,9 @@
 import type { z } from 'zod';
 import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
 import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
+import { CLOTH_ROLES, type ClothThing, clothThingSchema } from './cloth/cloth.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
+import type { PlaceOf } from './kit/means.ts';
 import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
 import { GOOD_ROLES, type Good, goodSchema, MOST_COPIES } from './paper/good.ts';
 import { ROOM_ROLES, type Room, roomSchema, type Shell } from './room/room.ts';
@@ -16,7 +18,21 @@ import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
 import { WALL_ROLES, type WallThing, wallSchema } from './wall/wallThing.ts';
 
 /** A piece of a set: one of the families. */
-export type Piece = Casework | Table | Bed | Seat | Stickwork | Turned | Stack | WallThing | Opening | Shop | Room | Good | Free;
+export type Piece =
+  | Casework
+  | Table
+  | Bed
+  | Seat
+  | Stickwork
+  | Turned
+  | Stack
+  | WallThing
+  | Opening
+  | Shop
+  | Room
+  | Good
+  | ClothThing
+  | Free;
 export type FamilyName = Piece['family'];
 
 /** All that a family is. */
@@ -95,12 +111,28 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     roles: GOOD_ROLES,
     partsAbout: ({ count, form, fills }) => (fills ? MOST_COPIES / 4 : count) * (form === 'book' || form === 'sheet' ? 4 : 1),
   },
+  cloth: {
+    schema: clothThingSchema as unknown as Family<ClothThing>['schema'],
+    roles: CLOTH_ROLES,
+    partsAbout: ({ count, panels, form }) => count * (form === 'quilt' ? 2 * panels : 4),
+  },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],
     roles: FREE_ROLES,
     partsAbout: ({ panels }) => panels.length * 2,
   },
 };
+
+/** Small things that are folded, sewn or put together of what is found: they stand among the small goods. */
+export const isSmall = ({ family }: Pick<Piece, 'family'>): boolean => family === 'paper' || family === 'cloth';
+
+/** Pieces that may lie, stand or hang on another. */
+type Belonging = Extract<Piece, { readonly on: PlaceOf | null }>;
+export const belongs = (piece: Piece): piece is Belonging => piece.family === 'cloth';
+
+/** The piece of the set on which one stands, lies or hangs, or whose shelf it fills: it goes where that goes. */
+export const hostOf = (piece: Piece): string | null =>
+  piece.family === 'paper' ? (piece.fills?.piece ?? null) : belongs(piece) ? (piece.on?.piece ?? null) : null;
 
 /** The family of a piece, as one that takes any piece of its own kind. */
 export const familyOf = (piece: Pick<Piece, 'family'>): Family => FAMILIES[piece.family] as unknown as Family;

@@ -1,4 +1,5 @@
 export type { Bed } from './bed/bed.ts';
+export { mattressesOf } from './bed/mattresses.ts';
 export { buildPiece, fieldsOf, fromPreset, mirroredPiece, PRESETS, sightOf } from './building.ts';
 export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
@@ -20,11 +21,25 @@ export {
   withCellAt,
 } from './casework/cell.ts';
 export { CELL_FIELDS } from './casework/fields.ts';
-export { drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, type Piece } from './families.ts';
+export { clothFor, sizesOfCloth, takesSize } from './cloth/buildCloth.ts';
+export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, WAYS, type Way } from './cloth/cloth.ts';
+export { CLOTH_WORDS, WAY_WORDS } from './cloth/fields.ts';
+export { belongs, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, hostOf, isSmall, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
-export type { Built, BuiltBay as Bay, Extra, SizeMark, StandingNet } from './kit/built.ts';
+export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
-export { boardFor, layersFor, type Means, type Sheeting, type ShelfOf, type ShelfSpace, type User } from './kit/means.ts';
+export {
+  boardFor,
+  layersFor,
+  type Means,
+  PLACE_KINDS,
+  type PlaceOf,
+  type PlaceSpace,
+  type Sheeting,
+  type ShelfOf,
+  type ShelfSpace,
+  type User,
+} from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';

@@ -1,8 +1,8 @@
 // µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
-import type { Assembly, Boxed } from '../assembly/index.ts';
+import { type Assembly, type Boxed, boxed, type Part } from '../assembly/index.ts';
 import { bodyOf } from '../doll/index.ts';
 import { UM } from '../measure/index.ts';
-import { asRoom, type Room } from '../piece/index.ts';
+import { asRoom, belongs, type Room } from '../piece/index.ts';
 import {
   besideIt,
   judgeLayout,
@@ -24,6 +24,7 @@ import { meansOf } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
+import { type PlaceAt, placeNamed, placesOf, putAt, spotOf } from './places.ts';
 import { seamFindings } from './seamFindings.ts';
 import { placeOnShelf, shelfAt } from './shelves.ts';
 
@@ -37,8 +38,8 @@ export type Arranged = {
   readonly way: Way;
   /** Where the boards of its walls meet, and what hides that. */
   readonly seams: readonly Seam[];
-  /** What fills the shelves of things that stand there, where it stands in the room. */
-  readonly onShelves: readonly { readonly good: string; readonly body: Boxed }[];
+  /** What fills the shelves of things that stand there, what lies and hangs on them and at the room's windows, where it is in the room. */
+  readonly onThings: readonly { readonly piece: string; readonly body: Boxed }[];
   readonly findings: readonly Finding[];
 };
 
@@ -139,27 +140,33 @@ const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: 
   ];
 };
 
-/** The goods that fill a piece's shelves, where they stand in the room with it. */
-const filling = (
-  { pieces }: SetDocument,
+const shifted = (parts: readonly Part[], [dx, dy, dz]: readonly [number, number, number]): readonly Part[] =>
+  parts.map((part) => {
+    const [x, y, z] = part.pose.origin;
+    return { ...part, pose: { ...part.pose, origin: [x + dx, y + dy, z + dz] as const } };
+  });
+
+/** What belongs to a piece of the set, in that piece's own space: goods on its shelves, what lies and hangs on its places. */
+export const belongingTo = (
+  document: SetDocument,
   derived: DerivedSet,
   id: string,
-  assembly: Assembly,
-  placed: Placed,
-  space: RoomSpace,
-): Arranged['onShelves'] => {
+): readonly { readonly piece: string; readonly parts: readonly Part[] }[] => {
   const made = derived.pieces.find((piece) => piece.id === id)?.made;
-  return pieces.flatMap((good): Arranged['onShelves'] => {
-    if (good.family !== 'paper' || good.fills?.piece !== id || !made) return [];
-    const shelf = shelfAt(made, good.fills);
-    const own = derived.pieces.find((piece) => piece.id === good.id)?.made;
-    if (!shelf || !own) return [];
-    const [dx, dy, dz] = placeOnShelf(shelf, own.assembly);
-    const parts = own.assembly.parts.map((part) => {
-      const [x, y, z] = part.pose.origin;
-      return { ...part, pose: { ...part.pose, origin: [x + dx, y + dy, z + dz] as const } };
-    });
-    return [{ good: good.id, body: besideIt(assembly, placed, space, parts) }];
+  const host = document.pieces.find((piece) => piece.id === id);
+  if (!made || !host) return [];
+  let places: readonly PlaceAt[] | undefined;
+  return document.pieces.flatMap((thing): readonly { readonly piece: string; readonly parts: readonly Part[] }[] => {
+    const own = derived.pieces.find((piece) => piece.id === thing.id)?.made;
+    if (!own) return [];
+    if (thing.family === 'paper' && thing.fills?.piece === id) {
+      const shelf = shelfAt(made, thing.fills);
+      return shelf ? [{ piece: thing.id, parts: shifted(own.assembly.parts, placeOnShelf(shelf, own.assembly)) }] : [];
+    }
+    if (!belongs(thing) || thing.on?.piece !== id || !own.anchor) return [];
+    places ??= placesOf(host, made.assembly, meansOf(document));
+    const place = placeNamed(places, thing.on);
+    return place ? [{ piece: thing.id, parts: putAt(own.assembly.parts, own.anchor, spotOf(place, thing), place.turn) }] : [];
   });
 };
 
@@ -190,8 +197,11 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
     ...hungOtherwise(residents, means, document.layouts, layout),
     ...seamFindings(room, space, seams, means.scale),
   ];
-  const onShelves = residents.flatMap(({ piece, assembly, standing: { placed } }) =>
-    filling(document, derived, piece.id, assembly, placed, space),
-  );
-  return { room, layout, space, standing, judged, way, seams, onShelves, findings };
+  const onThings = [
+    ...residents.flatMap(({ piece, assembly, standing: { placed } }) =>
+      belongingTo(document, derived, piece.id).map((each) => ({ piece: each.piece, body: besideIt(assembly, placed, space, each.parts) })),
+    ),
+    ...belongingTo(document, derived, room.id).map((each) => ({ piece: each.piece, body: boxed(each.parts) })),
+  ];
+  return { room, layout, space, standing, judged, way, seams, onThings, findings };
 };

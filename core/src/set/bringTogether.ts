@@ -80,6 +80,7 @@ export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (k
     units: setting('units'),
     doll: setting('doll'),
     company: setting('company'),
+    cloths: setting('cloths'),
     boards: withNeededBoards(boards.length > 0 ? boards : theirs.boards, pieces, [...theirs.boards, ...mine.boards]),
     palette: setting('palette'),
     finishes: setting('finishes'),

@@ -5,21 +5,26 @@ import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
 import type { Scale } from '../measure/index.ts';
 import {
   type Bay,
+  belongs,
   buildPiece,
   type Extra,
+  hostOf,
   type Means,
   type PieceProblem,
+  type PlaceOf,
+  type Sewing,
   type ShelfOf,
   type SizeMark,
   type StandingNet,
   type User,
 } from '../piece/index.ts';
-import type { Rect } from '../shape/index.ts';
-import { thicknessOf } from '../stock/index.ts';
+import type { Rect, Vec3 } from '../shape/index.ts';
+import { clothThickness, hasNap, thicknessOf } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
 import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { findingsOf, problemFinding } from './findings.ts';
+import { type PlaceAt, placeNamed, placesOf } from './places.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
 
 /** What follows from one piece's decisions. */
@@ -43,6 +48,10 @@ export type MadePiece = {
   /** What is folded from paper, and what that takes besides. */
   readonly nets: readonly StandingNet[];
   readonly extras: readonly Extra[];
+  /** What is sewn. */
+  readonly sewing: Sewing | null;
+  /** The point of it that comes to the middle of the place it lies, stands or hangs on. */
+  readonly anchor: Vec3 | null;
   readonly inspection: Inspection;
   readonly groups: readonly CutGroup[];
   /** Parts that are joined of several because no sheet is as large. */
@@ -54,7 +63,7 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards, users, shelf }: Means, { trim, splice }: Cutting): string =>
+const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths }: Means, { trim, splice }: Cutting): string =>
   JSON.stringify([
     { ...piece, dress: undefined },
     scale.doll / scale.real,
@@ -69,6 +78,10 @@ const keyOf = (piece: Piece, { scale, body, boards, users, shelf }: Means, { tri
     trim,
     splice,
     piece.family === 'paper' && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
+    belongs(piece) && piece.on ? (place?.(piece.on) ?? null) : undefined,
+    piece.family === 'cloth'
+      ? (cloths ?? []).map((cloth) => [cloth.id, clothThickness(cloth), cloth.width, cloth.kind, hasNap(cloth)])
+      : undefined,
     users?.filter(({ uses }) => uses === 'all' || uses.includes(piece.id)).map((user) => [user.name, user.body]),
   ]);
 
@@ -84,7 +97,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
   const { trim } = cutting;
-  const { bays, openings, marks, nets = [], extras = [] } = built.value;
+  const { bays, openings, marks, nets = [], extras = [], sewing = null, anchor = null } = built.value;
   const { assembly, spliced: joined } =
     cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
@@ -96,6 +109,8 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     marks,
     nets,
     extras,
+    sewing,
+    anchor,
     inspection,
     groups,
     joined,
@@ -114,6 +129,7 @@ export const meansOf = (document: SetDocument): Means => ({
   scale: scaleOf(document.doll),
   body: ownScale(document.doll),
   boards: document.boards,
+  cloths: document.cloths,
   users: [
     { name: document.doll.name, body: bodyOf(document.doll), uses: 'all' },
     ...document.company.map((doll): User => ({ name: doll.name, body: bodyOf(doll), uses: doll.uses })),
@@ -122,8 +138,6 @@ export const meansOf = (document: SetDocument): Means => ({
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
 export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts, inspection.boxes);
-
-const fillsShelf = (piece: Piece): boolean => piece.family === 'paper' && piece.fills !== null;
 
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not
@@ -136,13 +150,22 @@ export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet
     const key = keyOf(piece, by, document.cutting);
     return known.get(key) ?? derivePiece(key, piece, by, document.cutting);
   };
-  // What fills a shelf comes after the pieces that shelves are in.
-  const first = new Map(document.pieces.flatMap((piece) => (fillsShelf(piece) ? [] : [[piece.id, one(piece, means)] as const])));
+  // What fills a shelf, lies or hangs somewhere comes after the pieces that have shelves and places.
+  const first = new Map(document.pieces.flatMap((piece) => (hostOf(piece) !== null ? [] : [[piece.id, one(piece, means)] as const])));
   const shelf = (wanted: ShelfOf) => {
     const made = first.get(wanted.piece)?.made;
     const found = made ? shelfAt(made, wanted) : undefined;
     return found && spaceOfShelf(found);
   };
-  const pieces = document.pieces.map((piece) => first.get(piece.id) ?? one(piece, { ...means, shelf }));
+  const placesKnown = new Map<string, readonly PlaceAt[]>();
+  const place = (wanted: PlaceOf) => {
+    const made = first.get(wanted.piece)?.made;
+    const has = document.pieces.find(({ id }) => id === wanted.piece);
+    if (!made || !has) return undefined;
+    const places = placesKnown.get(has.id) ?? placesOf(has, made.assembly, means);
+    placesKnown.set(has.id, places);
+    return placeNamed(places, wanted)?.space;
+  };
+  const pieces = document.pieces.map((piece) => first.get(piece.id) ?? one(piece, { ...means, shelf, place }));
   return { scale, pieces };
 };

@@ -6,7 +6,17 @@ import { type DollUm, dollField, dollUm, UM, type Units } from '../measure/index
 import { FAMILIES, type FamilyName, familyOf, type Piece, type Room } from '../piece/index.ts';
 import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../print/index.ts';
 import { type Layout, layoutSchema } from '../room/index.ts';
-import { type Board, boardSchema, type PaperName, PRINTER_KINDS, type PrinterKind } from '../stock/index.ts';
+import {
+  type Board,
+  boardSchema,
+  type Cloth,
+  clothSchema,
+  FIRST_CLOTHS,
+  MOST_CLOTHS,
+  type PaperName,
+  PRINTER_KINDS,
+  type PrinterKind,
+} from '../stock/index.ts';
 import { type Cutting, cuttingSchema, MOST_PARTS } from './cutting.ts';
 
 /** All that a maker decides about a set; everything else is derived from it. */
@@ -21,6 +31,8 @@ export type SetDocument = {
   /** Others who live there. */
   readonly company: readonly Companion[];
   readonly boards: readonly Board[];
+  /** Cloth at hand; what names none is of the first. */
+  readonly cloths: readonly Cloth[];
   /** The colours of the set, and the tray of finishes that its pieces wear. */
   readonly palette: readonly Swatch[];
   readonly finishes: readonly Finish[];
@@ -82,6 +94,11 @@ const shape = z.strictObject({
     .min(1)
     .max(30)
     .prefault([{ id: 'white', name: 'white foam board' }]),
+  cloths: z
+    .array(clothSchema)
+    .min(1)
+    .max(MOST_CLOTHS)
+    .default([...FIRST_CLOTHS]),
   palette: z
     .array(swatchSchema)
     .max(60)
@@ -132,6 +149,7 @@ const doubles = (values: readonly (string | number | undefined)[]): readonly num
 const NAMED = {
   company: 'doll',
   boards: 'board',
+  cloths: 'cloth',
   palette: 'colour',
   finishes: 'finish',
   booklets: 'booklet',

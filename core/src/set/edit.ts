@@ -6,7 +6,7 @@ import type { Piece, SetDocument } from './document.ts';
 /** The parts of a document that are changed as wholes. */
 type Settings = Pick<
   SetDocument,
-  'name' | 'about' | 'units' | 'doll' | 'company' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing' | 'layouts'
+  'name' | 'about' | 'units' | 'doll' | 'company' | 'cloths' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing' | 'layouts'
 >;
 
 /** A change of any family's fields; which family a piece is of never changes. */

@@ -172,9 +172,9 @@ describe('shelves', () => {
     });
     const derived = derive(document);
     const arranged = arrangedIn(document, derived, 'piece-3');
-    const [onShelf] = arranged?.onShelves ?? [];
+    const [onShelf] = arranged?.onThings ?? [];
     const [standing] = arranged?.standing ?? [];
-    expect(onShelf?.good).toBe('piece-2');
+    expect(onShelf?.piece).toBe('piece-2');
     if (!onShelf || !standing) throw new Error('nothing stands there');
     for (const axis of [0, 1, 2] as const) {
       expect(onShelf.body.whole.min[axis]).toBeGreaterThanOrEqual(standing.body.whole.min[axis] - 1);

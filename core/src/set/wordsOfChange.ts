@@ -15,6 +15,7 @@ export const SETTINGS = [
   'units',
   'doll',
   'company',
+  'cloths',
   'palette',
   'finishes',
   'booklets',
@@ -111,6 +112,8 @@ export const changeOfSetting = (
       return { title: 'Who else lives there', words: orElse(itemChanges(before.company, after.company), 'their order') };
     case 'layouts':
       return { title: 'How rooms are arranged', words: orElse(itemChanges(before.layouts, after.layouts), 'their order') };
+    case 'cloths':
+      return { title: 'Cloth at hand', words: orElse(itemChanges(before.cloths, after.cloths), 'their order') };
     case 'palette':
       return { title: 'The palette', words: orElse(itemChanges(before.palette, after.palette), 'its order') };
     case 'finishes':
@@ -289,6 +292,13 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
           ...(dequal(was.grounds, is.grounds) ? [] : ['its colours']),
           ...(dequal(was.fills, is.fills) ? [] : [is.fills ? 'the shelf that it fills' : 'it fills no shelf any more']),
           ...(was.thickness === is.thickness ? [] : ['how thick its paper is']),
+        ]
+      : []),
+    ...(was.family === 'cloth' && is.family === 'cloth'
+      ? [
+          ...(dequal(was.cloths, is.cloths) ? [] : ['its cloth']),
+          ...(dequal(was.on, is.on) ? [] : [is.on ? 'what it lies or hangs on' : 'it lies on nothing any more']),
+          ...(was.fits === is.fits ? [] : [is.fits ? 'it takes its size from there' : 'its size is its own']),
         ]
       : []),
     ...(was.family === 'stack' && is.family === 'stack'

@@ -10,6 +10,18 @@ export {
   thicknessOf,
   WHOLE,
 } from './board.ts';
+export {
+  CLOTH_KIND_NAMES,
+  CLOTH_KINDS,
+  type Cloth,
+  type ClothKind,
+  clothSchema,
+  clothThickness,
+  FIRST_CLOTHS,
+  hasNap,
+  MOST_CLOTHS,
+  type Scrap,
+} from './cloth.ts';
 export { OBJECT_NAMES, type ObjectName, STANDING_OBJECTS, type StandingObject } from './objects.ts';
 export {
   type Margins,

@@ -1,4 +1,4 @@
-import { hasBoards } from '@parlor/core/piece';
+import { hasBoards, isSmall } from '@parlor/core/piece';
 import { useEffect, useRef } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { useSet } from '../state/index.ts';
@@ -11,7 +11,8 @@ export const PieceTickets = ({ current, view, onTurn }: Props) => {
   const { pieces } = useSet();
   // Small goods have a page of their own; those with boards in them are covered as pieces are.
   const shown = (piece: (typeof pieces)[number]): boolean =>
-    piece.id === current || (piece.family === 'paper' ? view === 'goods' || (view === 'coverings' && hasBoards(piece)) : view !== 'goods');
+    piece.id === current ||
+    (isSmall(piece) ? view === 'goods' || (view === 'coverings' && piece.family === 'paper' && hasBoards(piece)) : view !== 'goods');
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { hostOf } from '@parlor/core/piece';
 import type { DerivedSet, SetDocument } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { Drawn } from './Drawn.tsx';
@@ -11,8 +12,8 @@ const ASPECT = 1.75;
 
 /** Pieces side by side on as many floors, one above the other, as let them be drawn largest; the doll stands on the lowest. */
 const arranged = (document: SetDocument, derived: DerivedSet, doll: number) => {
-  // What fills a shelf stands there, and not by itself on the floor.
-  const onShelf = new Set(document.pieces.flatMap((piece) => (piece.family === 'paper' && piece.fills ? [piece.id] : [])));
+  // What fills a shelf, lies or hangs on something is there, and not by itself on the floor.
+  const onShelf = new Set(document.pieces.flatMap((piece) => (hostOf(piece) === null ? [] : [piece.id])));
   const pieces = derived.pieces.flatMap(({ id, made }) =>
     made && !onShelf.has(id)
       ? [

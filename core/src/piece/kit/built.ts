@@ -1,6 +1,7 @@
 import type { Assembly } from '../../assembly/index.ts';
+import type { Pattern } from '../../cloth/index.ts';
 import type { Net } from '../../net/index.ts';
-import type { Point, Pose, Rect } from '../../shape/index.ts';
+import type { Point, Pose, Rect, Vec3 } from '../../shape/index.ts';
 import type { PrintStock } from '../../stock/index.ts';
 import type { Space } from './panels.ts';
 
@@ -31,7 +32,17 @@ export type StandingNet = {
 };
 
 /** What a piece takes that is neither cut from board nor printed: so many lengths, together so long; sheets so wide. */
-export type Extra = { readonly what: string; readonly length: number; readonly wide?: number; readonly count: number };
+export type Extra = {
+  readonly what: string;
+  readonly length: number;
+  readonly wide?: number;
+  readonly count: number;
+  /** So many grams, of what is neither measured nor counted. */
+  readonly grams?: number;
+};
+
+/** What is sewn for a piece: the pattern of one copy and where each copy stands. */
+export type Sewing = { readonly pattern: Pattern; readonly copies: readonly Vec3[] };
 
 /** A piece that stands: its assembly; the bays of its front, parents before children; the openings of its face frame; and sizes that stand on
  *  its drawings beside the outer ones; nets of what is folded from paper. µm, doll size. */
@@ -42,4 +53,7 @@ export type Built = {
   readonly marks: readonly SizeMark[];
   readonly nets?: readonly StandingNet[];
   readonly extras?: readonly Extra[];
+  readonly sewing?: Sewing;
+  /** The point of the piece that comes to the middle of the place it stands, lies or hangs on. */
+  readonly anchor?: Vec3;
 };

@@ -1,7 +1,7 @@
 // What a piece is made with: the scales of its set and its boards.
 import type { Body } from '../../doll/index.ts';
 import { type DollUm, dollOf, type Measure, type Scale } from '../../measure/index.ts';
-import { type Board, thicknessOf } from '../../stock/index.ts';
+import { type Board, type Cloth, thicknessOf } from '../../stock/index.ts';
 
 /** The set's scale, the doll's own (her height to the stature of whom she stands for), and the boards at hand. */
 export type Means = {
@@ -12,12 +12,33 @@ export type Means = {
   readonly users?: readonly User[];
   /** The clear space of a shelf of another piece of the set; nothing where there is none. */
   readonly shelf?: (shelf: ShelfOf) => ShelfSpace | undefined;
+  /** A place of another piece of the set on which something may lie, stand or hang; nothing where there is none. */
+  readonly place?: (place: PlaceOf) => PlaceSpace | undefined;
+  /** Cloth at hand; one that is named by no piece is the first. */
+  readonly cloths?: readonly Cloth[];
 };
 
 /** A shelf of a piece: the bay of its front, and which gap in it, counted from below. */
 export type ShelfOf = { readonly piece: string; readonly bay: readonly number[]; readonly gap: number };
 
 export type ShelfSpace = { readonly width: number; readonly height: number; readonly depth: number };
+
+/** A place of a piece: which piece, and which of its places by name. */
+export type PlaceOf = { readonly piece: string; readonly at: string };
+
+/** What a place is: a mattress, padding that is sat on, a top, a window, a seat without padding. */
+export const PLACE_KINDS = ['mattress', 'pad', 'seat', 'top', 'window'] as const;
+
+/** A place's measures: across and front to back (upright for a window), how thick what lies there is, how high it is above the floor, whether it is round. */
+export type PlaceSpace = {
+  readonly kind: (typeof PLACE_KINDS)[number];
+  readonly width: number;
+  readonly depth: number;
+  readonly thick: number;
+  /** From the floor to the upper side; to the lower edge of a window, where that is known. */
+  readonly above: number | null;
+  readonly round: boolean;
+};
 
 /** A doll who uses every piece, or those that are named by their ids. */
 export type User = { readonly name: string; readonly body: Body; readonly uses: 'all' | readonly string[] };

@@ -18,6 +18,7 @@ export type Preset = {
     | 'shop'
     | 'rooms'
     | 'paper'
+    | 'cloth'
     | 'panels';
   readonly piece: object;
 };

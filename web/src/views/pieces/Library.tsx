@@ -20,6 +20,7 @@ const KINDS = [
   { value: 'shop', label: 'shop' },
   { value: 'rooms', label: 'rooms' },
   { value: 'paper', label: 'small goods' },
+  { value: 'cloth', label: 'of cloth' },
   { value: 'panels', label: 'free panels' },
   { value: 'yours', label: 'yours' },
 ] as const;

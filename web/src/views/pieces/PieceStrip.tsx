@@ -1,3 +1,4 @@
+import { isSmall } from '@parlor/core/piece';
 import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
@@ -19,7 +20,7 @@ export const useAddPiece = () => {
     const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1 };
     edit(words(piece.name), { kind: 'add-piece', at: pieces.length, piece });
     dispatch(bayChosen(null));
-    void navigate(`/sets/${setId}/${piece.family === 'paper' ? 'goods' : 'pieces'}/${piece.id}`, { state: { fresh: true } });
+    void navigate(`/sets/${setId}/${isSmall(piece) ? 'goods' : 'pieces'}/${piece.id}`, { state: { fresh: true } });
   };
 };
 

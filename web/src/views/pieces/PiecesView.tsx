@@ -1,4 +1,4 @@
-import { sightOf } from '@parlor/core/piece';
+import { isSmall, sightOf } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
@@ -65,7 +65,7 @@ const Empty = () => (
 export const PiecesView = () => {
   const { pieces } = useSet();
   const { pieceId } = useParams();
-  const piece = pieces.find(({ id }) => id === pieceId) ?? pieces.find(({ family }) => family !== 'paper');
+  const piece = pieces.find(({ id }) => id === pieceId) ?? pieces.find((each) => !isSmall(each));
   const derived = useDerivedPiece(piece?.id);
   const failed = useAppSelector((state) => state.derived.failed);
   return (

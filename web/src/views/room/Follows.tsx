@@ -13,8 +13,8 @@ import { WallElevation } from './WallElevation.tsx';
 const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes: true, clearIsFree: true, loose: [], stopped: [] };
 
 /** The room and all that stands in it as one thing to look at. */
-const togetherOf = ({ space, standing, onShelves }: Arranged, shell: MadePiece): MadePiece => {
-  const things = [...standing, ...onShelves];
+const togetherOf = ({ space, standing, onThings }: Arranged, shell: MadePiece): MadePiece => {
+  const things = [...standing, ...onThings];
   const parts = [...space.shell.parts, ...things.flatMap(({ body }) => body.parts)];
   const boxes = [...space.shell.boxes, ...things.flatMap(({ body }) => body.boxes)];
   const most = ([0, 1, 2] as const).map((axis) => Math.max(...boxes.map(({ max }) => max[axis]))) as unknown as readonly [

@@ -1,4 +1,5 @@
 import { dollUm, UM } from '@parlor/core/measure';
+import { hostOf } from '@parlor/core/piece';
 import type { Placed } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { RotateCcw, RotateCw, Trash2 } from 'lucide-react';
@@ -65,8 +66,8 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
     (piece) =>
       !here.has(piece.id) &&
       piece.family !== 'room' &&
-      // What fills a shelf stands there with the piece that the shelf belongs to.
-      !(piece.family === 'paper' && piece.fills) &&
+      // What fills a shelf, lies or hangs on something comes with that.
+      hostOf(piece) === null &&
       derived?.pieces.find((each) => each.id === piece.id)?.made,
   );
   const wanted = outside.find(({ id }) => id === next) ?? outside[0];
