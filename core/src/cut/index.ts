@@ -9,5 +9,6 @@ export { holds, layOutPinned, type PinnedSheet } from './pinned.ts';
 export type { Sheet } from './sheet.ts';
 export type { Solved, Solver } from './solver.ts';
 export { type CutStick, cutSticks, type StickItem, type StickLayout, type StickStock, usableOf } from './sticks.ts';
+export { layOnStrip, type StripItem, type StripLaid, type StripPlace, type StripRest } from './strip.ts';
 export { type CutRules, roomOf, type SheetKind, type Trim, trimOf, USUAL_WISHES, type Wishes } from './supplies.ts';
 export { tooFew } from './tooFew.ts';

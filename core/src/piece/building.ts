@@ -22,6 +22,9 @@ import type { Field } from './kit/field.ts';
 import type { Means } from './kit/means.ts';
 import type { Preset } from './kit/preset.ts';
 import type { PieceProblem } from './kit/problem.ts';
+import { buildOdd } from './odd/buildOdd.ts';
+import { ODD_FIELDS } from './odd/fields.ts';
+import { ODD_PRESETS } from './odd/presets.ts';
 import { buildOpening } from './opening/buildOpening.ts';
 import { OPENING_FIELDS } from './opening/fields.ts';
 import type { Opening } from './opening/opening.ts';
@@ -144,6 +147,7 @@ const BUILDING: { readonly [F in FamilyName]: Building<Extract<Piece, { readonly
     presets: CLOTH_PRESETS,
     mirrored: (piece) => ({ ...piece, drops: { ...piece.drops, left: piece.drops.right, right: piece.drops.left } }),
   },
+  odd: { fields: ODD_FIELDS, build: buildOdd, presets: ODD_PRESETS, mirrored: (piece) => piece },
   panels: { fields: FREE_FIELDS, build: buildFree, presets: FREE_PRESETS, mirrored: mirroredFree },
 };
 

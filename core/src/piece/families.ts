@@ -6,6 +6,7 @@ import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casewo
 import { CLOTH_ROLES, type ClothThing, clothThingSchema } from './cloth/cloth.ts';
 import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
 import type { PlaceOf } from './kit/means.ts';
+import { ODD_ROLES, type OddThing, oddSchema } from './odd/odd.ts';
 import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
 import { GOOD_ROLES, type Good, goodSchema, MOST_COPIES } from './paper/good.ts';
 import { ROOM_ROLES, type Room, roomSchema, type Shell } from './room/room.ts';
@@ -32,6 +33,7 @@ export type Piece =
   | Room
   | Good
   | ClothThing
+  | OddThing
   | Free;
 export type FamilyName = Piece['family'];
 
@@ -116,6 +118,11 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
     roles: CLOTH_ROLES,
     partsAbout: ({ count, panels, form }) => count * (form === 'quilt' ? 2 * panels : 4),
   },
+  odd: {
+    schema: oddSchema as unknown as Family<OddThing>['schema'],
+    roles: ODD_ROLES,
+    partsAbout: ({ count, slices }) => count * (4 + 2 * slices),
+  },
   panels: {
     schema: freeSchema as unknown as Family<Free>['schema'],
     roles: FREE_ROLES,
@@ -124,11 +131,11 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { rea
 };
 
 /** Small things that are folded, sewn or put together of what is found: they stand among the small goods. */
-export const isSmall = ({ family }: Pick<Piece, 'family'>): boolean => family === 'paper' || family === 'cloth';
+export const isSmall = ({ family }: Pick<Piece, 'family'>): boolean => family === 'paper' || family === 'cloth' || family === 'odd';
 
 /** Pieces that may lie, stand or hang on another. */
 type Belonging = Extract<Piece, { readonly on: PlaceOf | null }>;
-export const belongs = (piece: Piece): piece is Belonging => piece.family === 'cloth';
+export const belongs = (piece: Piece): piece is Belonging => piece.family === 'cloth' || piece.family === 'odd';
 
 /** The piece of the set on which one stands, lies or hangs, or whose shelf it fills: it goes where that goes. */
 export const hostOf = (piece: Piece): string | null =>

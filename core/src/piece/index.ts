@@ -43,6 +43,8 @@ export {
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
+export { ODD_WORDS } from './odd/fields.ts';
+export { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd/odd.ts';
 export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';
 export { paperOf } from './paper/buildGood.ts';
 export { FORM_WORDS } from './paper/fields.ts';

@@ -20,6 +20,7 @@ import {
   type FamilyName,
   fieldsOf,
   fromPreset,
+  isSmall,
   type Means,
   mirroredPiece,
   type Piece,
@@ -54,8 +55,9 @@ describe('every preset', () => {
     const seen = inspect(built.value.assembly);
     expect(seen).toMatchObject({ interference: [], closes: true, clearIsFree: true, loose: [], stopped: [] });
     const order = orderOf(parts, seen.contacts);
-    expect(order.stuck).toEqual([]);
-    expect(order.steps.map(({ part }) => part).sort((a, b) => a - b)).toEqual([...parts.keys()]);
+    // What is rolled round something goes on before its seam is closed: as a body it has no seam.
+    if (each.kind !== 'odd') expect(order.stuck).toEqual([]);
+    if (each.kind !== 'odd') expect(order.steps.map(({ part }) => part).sort((a, b) => a - b)).toEqual([...parts.keys()]);
     expect(new Set(parts.map(({ id }) => id)).size).toBe(parts.length);
     expect(motions.every((motion) => motion.parts.every((id) => parts.some((part) => part.id === id)))).toBe(true);
   });
@@ -427,7 +429,7 @@ describe('families', () => {
       const piece = fromPreset(each, 'p', 1);
       expect(mirroredPiece(mirroredPiece(piece)), each.key).toEqual(piece);
       // Copies of a small good differ by chance and stand in its order; print is never mirrored.
-      if (piece.family === 'paper' || piece.family === 'cloth') continue;
+      if (isSmall(piece)) continue;
       const boxes = (which: Piece) => {
         const built = buildPiece(which, means(6, 4_800));
         if (!built.ok) throw new Error(each.key);

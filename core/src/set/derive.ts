@@ -19,7 +19,7 @@ import {
   type User,
 } from '../piece/index.ts';
 import type { Rect, Vec3 } from '../shape/index.ts';
-import { clothThickness, hasNap, thicknessOf } from '../stock/index.ts';
+import { clothThickness, hasNap, thicknessOf, type Wanted } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
 import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
@@ -48,6 +48,8 @@ export type MadePiece = {
   /** What is folded from paper, and what that takes besides. */
   readonly nets: readonly StandingNet[];
   readonly extras: readonly Extra[];
+  /** What from the house could stand in for it. */
+  readonly wanted: readonly Wanted[];
   /** What is sewn. */
   readonly sewing: Sewing | null;
   /** The point of it that comes to the middle of the place it lies, stands or hangs on. */
@@ -97,7 +99,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const built = buildPiece(piece, means);
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
   const { trim } = cutting;
-  const { bays, openings, marks, nets = [], extras = [], sewing = null, anchor = null } = built.value;
+  const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built.value;
   const { assembly, spliced: joined } =
     cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
@@ -109,6 +111,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     marks,
     nets,
     extras,
+    wanted,
     sewing,
     anchor,
     inspection,

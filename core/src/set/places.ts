@@ -139,6 +139,7 @@ export const placesOf = (piece: Piece, assembly: Assembly, means: Means): readon
       return roomWindows(piece, assembly, means);
     case 'paper':
     case 'cloth':
+    case 'odd':
       return [];
     default:
       return topPlace(assembly, 'top');

@@ -301,6 +301,13 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
           ...(was.fits === is.fits ? [] : [is.fits ? 'it takes its size from there' : 'its size is its own']),
         ]
       : []),
+    ...(was.family === 'odd' && is.family === 'odd'
+      ? [
+          ...(dequal(was.grounds, is.grounds) ? [] : ['its colours']),
+          ...(dequal(was.on, is.on) ? [] : [is.on ? 'what it stands on' : 'it stands on nothing any more']),
+          ...(was.thickness === is.thickness ? [] : ['how thick its paper is']),
+        ]
+      : []),
     ...(was.family === 'stack' && is.family === 'stack'
       ? [...listChange('layers', was.layers, is.layers), ...(dequal(was.points, is.points) ? [] : ['the points of its outline'])]
       : []),

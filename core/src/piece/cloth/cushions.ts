@@ -14,6 +14,7 @@ import {
 import { UM } from '../../measure/index.ts';
 import type { Point, Vec3 } from '../../shape/index.ts';
 import { lack } from '../kit/problem.ts';
+import type { ClothThing } from './cloth.ts';
 import {
   body,
   closing,
@@ -206,6 +207,9 @@ const ELASTIC_OVER = 15 * UM.mm;
 
 const elasticFor = (round: number) => extra('thin elastic', round * ELASTIC + ELASTIC_OVER);
 
+/** What is tucked under and not sewn is stuck down there. */
+const stuckDown = ({ way }: ClothThing, round: number) => extra(way === 'tape' ? 'iron tape' : 'line of glue', round);
+
 /** Cloth under a seat is drawn together to this far within its edge at the least. */
 const underOf = ({ piece }: Sizes, radius: number): number => Math.min(piece.tuck, radius * 0.8);
 
@@ -249,7 +253,7 @@ const roundSeatCover = (sizes: Sizes): Made => {
     },
     size: [width, height, width],
     parts: [padding(sizes, 'pad', 'round of foam or batting', spaceOf([0, 0, 0], [width, height, width]))],
-    extras: gathered && piece.way === 'sewn' ? [elasticFor(inner)] : [],
+    extras: piece.way !== 'sewn' ? [stuckDown(piece, inner)] : gathered ? [elasticFor(inner)] : [],
     anchor: [radius, 0, radius],
   });
 };
@@ -354,7 +358,11 @@ const over = (
     },
     size: [w, height, d],
     parts: inside.parts,
-    extras: [...inside.extras, ...(elastic && sewn ? [elasticFor(2 * (w + d) - 8 * piece.tuck)] : [])],
+    extras: [
+      ...inside.extras,
+      ...(sewn ? [] : [stuckDown(piece, 2 * (w + d))]),
+      ...(elastic && sewn ? [elasticFor(2 * (w + d) - 8 * piece.tuck)] : []),
+    ],
     anchor: [w / 2, 0, d / 2],
   });
 };

@@ -111,16 +111,18 @@ export const curtain = (sizes: Sizes): Made => {
         [waves * 12, 1],
       ),
   );
-  const low = axis - Math.floor(rod / 2);
-  const high = piece.brackets ? axis + Math.floor(rod / 2) + BRACKET_RIM : axis + Math.floor(rod / 2);
-  const front = Math.max(2 * deep - 2 * UM.mm, piece.brackets ? deep + Math.floor(rod / 2) + BRACKET_RIM : 0);
-  const bottom = piece.brackets ? axis - Math.floor(rod / 2) - BRACKET_RIM : low;
+  const [radius, rim] = [Math.floor(rod / 2), piece.brackets ? BRACKET_RIM : 0];
+  const [bottom, over] = [axis - radius - rim, axis + radius + rim];
+  const front = Math.max(2 * deep - 2 * UM.mm, deep + radius + rim);
+  // The header stands above the rod as far as it reaches beyond what holds that.
+  const headed = height > over;
   const rings = ringsOn(each) * n;
   return made({
     pattern: { pieces, seams: [], openings: [], patches },
-    size: [span, Math.max(high, axis), front],
+    size: [span, headed ? height : axis + radius, front],
     parts: [
       body(sizes, 'curtain', spaceOf([0, 0, 0], [span, bottom, front])),
+      ...(headed ? [body(sizes, 'header', spaceOf([0, over, deep - radius], [span, height, deep + radius]))] : []),
       ...rodParts(sizes, { across: rod, length: span, axis, out: deep }),
     ],
     extras: [
@@ -138,7 +140,8 @@ export const curtain = (sizes: Sizes): Made => {
         : []),
       ...(piece.border > 0 ? [extra('ribbon along its hem', n * (flat + 2 * piece.hem), { count: n, wide: piece.border })] : []),
     ],
-    anchor: [span / 2, axis, 0],
+    // The rod is held just above the frame.
+    anchor: [span / 2, bottom, 0],
   });
 };
 

@@ -26,7 +26,7 @@ export const CLOTH_PRESETS: readonly Preset[] = [
     depth: '430 mm',
     height: '60 mm',
   }),
-  preset('round-cushion', 'Round cushion', 'a band between two discs', 'stool pouf hassock', {
+  preset('drum-cushion', 'Round cushion', 'a band between two discs', 'stool pouf hassock', {
     form: 'box cushion',
     round: true,
     width: '380 mm',

@@ -2,7 +2,7 @@ import type { Assembly } from '../../assembly/index.ts';
 import type { Pattern } from '../../cloth/index.ts';
 import type { Net } from '../../net/index.ts';
 import type { Point, Pose, Rect, Vec3 } from '../../shape/index.ts';
-import type { PrintStock } from '../../stock/index.ts';
+import type { PrintStock, Wanted } from '../../stock/index.ts';
 import type { Space } from './panels.ts';
 
 /** A bay or a divided field of a front: which cell it is, by its path, and the clear space it has. */
@@ -53,6 +53,8 @@ export type Built = {
   readonly marks: readonly SizeMark[];
   readonly nets?: readonly StandingNet[];
   readonly extras?: readonly Extra[];
+  /** What from the house could stand in for it, or for something of it. */
+  readonly wanted?: readonly Wanted[];
   readonly sewing?: Sewing;
   /** The point of the piece that comes to the middle of the place it stands, lies or hangs on. */
   readonly anchor?: Vec3;

@@ -19,6 +19,7 @@ export type Preset = {
     | 'rooms'
     | 'paper'
     | 'cloth'
+    | 'odd'
     | 'panels';
   readonly piece: object;
 };

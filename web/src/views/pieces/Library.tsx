@@ -21,6 +21,7 @@ const KINDS = [
   { value: 'rooms', label: 'rooms' },
   { value: 'paper', label: 'small goods' },
   { value: 'cloth', label: 'of cloth' },
+  { value: 'odd', label: 'odd things' },
   { value: 'panels', label: 'free panels' },
   { value: 'yours', label: 'yours' },
 ] as const;
