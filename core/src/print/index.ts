@@ -2,6 +2,7 @@ export { axisOf } from './axis.ts';
 export { type BoardPlan, PLAN_LAYERS, type PlanLayer, type PlanRing, type PlanText, planLayers, stacked } from './boardPlan.ts';
 export { boardsSvg } from './boardsSvg.ts';
 export { bookletLeaves, type PrintedBooklet } from './bookletLeaves.ts';
+export { type ClothSheet, clothMarks, drawCloth } from './clothSheet.ts';
 export { onFold } from './halves.ts';
 export { impose, imposed } from './impose.ts';
 export { type FileLayer, layersSvg, WORD_STYLE } from './layersSvg.ts';

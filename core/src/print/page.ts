@@ -4,7 +4,19 @@ import type { Point, Rect, Region, Ring } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
-export type LineStyle = 'cut' | 'guide' | 'guide-behind' | 'join' | 'bar' | 'map' | 'score' | 'fold' | 'valley' | 'glue' | 'centre';
+export type LineStyle =
+  | 'cut'
+  | 'guide'
+  | 'guide-behind'
+  | 'join'
+  | 'bar'
+  | 'map'
+  | 'score'
+  | 'fold'
+  | 'valley'
+  | 'stitch'
+  | 'glue'
+  | 'centre';
 
 export type LineMark = { readonly kind: 'line'; readonly style: LineStyle; readonly points: Ring; readonly closed: boolean };
 
@@ -92,6 +104,7 @@ const LAYER_OF_LINE: Readonly<Record<LineStyle, PageLayer>> = {
   valley: 'score',
   glue: 'glue',
   guide: 'guide',
+  stitch: 'guide',
   'guide-behind': 'guide',
   centre: 'guide',
   join: 'guide',
@@ -127,6 +140,7 @@ export const LINE_STYLES: Readonly<
   score: { weight: 200, dash: [1400, 1400], colour: '#b0435a' },
   fold: { weight: 110, dash: [900, 700], colour: '#6b6278' },
   valley: { weight: 110, dash: [2200, 500, 250, 500], colour: '#6b6278' },
+  stitch: { weight: 160, dash: [1200, 500, 400, 500], colour: '#2b2440' },
   glue: { weight: 90, dash: [300, 500], colour: '#55753f' },
   centre: { weight: 150, dash: [], colour: '#2b2440' },
 };

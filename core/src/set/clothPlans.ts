@@ -1,7 +1,9 @@
 // µm, doll size. What a set's sewing takes of each cloth, and how its pieces lie on it.
-import { type ClothPiece, cutLineOf, cutSizeOf } from '../cloth/index.ts';
+import { type ClothPiece, cutLineOf, cutSizeOf, type EdgeKind } from '../cloth/index.ts';
 import { layOnStrip, type StripItem, type StripLaid } from '../cut/index.ts';
-import { clothFor } from '../piece/index.ts';
+import { showLength, type Units } from '../measure/index.ts';
+import { type ClothThing, clothFor, type Sewing } from '../piece/index.ts';
+import type { ClothSheet } from '../print/index.ts';
 import { bounds, type Ring } from '../shape/index.ts';
 import { type Cloth, hasNap } from '../stock/index.ts';
 import type { DerivedSet } from './derive.ts';
@@ -26,38 +28,34 @@ const keyOf = (piece: ClothPiece): string =>
   JSON.stringify([piece.role, piece.line, piece.edges.map(({ sides, kind, allow }) => [sides, kind, allow])]);
 
 /** The pieces that are cut for a thing, alike ones together: 31a, 31b … by its mark. */
-export const cutsOfCloth = (document: SetDocument, derived: DerivedSet, id: string): readonly ClothCut[] => {
-  const thing = document.pieces.find((piece) => piece.id === id);
-  const sewing = derived.pieces.find((piece) => piece.id === id)?.made?.sewing;
-  if (thing?.family !== 'cloth' || !sewing) return [];
+export const cutsOfSewing = (document: SetDocument, thing: ClothThing, sewing: Sewing): readonly ClothCut[] => {
   const kinds = new Map<string, ClothPiece[]>();
   for (const piece of sewing.pattern.pieces) kinds.set(keyOf(piece), [...(kinds.get(keyOf(piece)) ?? []), piece]);
   return [...kinds.values()].flatMap((alike, index): readonly ClothCut[] => {
     const [first] = alike;
     if (!first) return [];
-    const line = cutLineOf(first);
+    const names = alike.map(({ name }) => name);
+    const asked = first.role === 'second' ? (thing.cloths.second ?? thing.cloths.main) : thing.cloths.main;
     return [
       {
-        piece: id,
+        piece: thing.id,
         tag: `${thing.mark}${letter(index)}`,
-        name:
-          alike.length === 1
-            ? first.name
-            : alike.map(({ name }) => name).length > 2
-              ? `${first.name.replace(/ \d+$/, '')}, each`
-              : alike.map(({ name }) => name).join(', '),
+        name: names.length > 2 ? `${first.name.replace(/ \d+$/, '')}, each` : names.join(', '),
         role: first.role,
         pattern: first,
-        line,
+        line: cutLineOf(first),
         size: cutSizeOf(first),
         count: alike.length * sewing.copies.length,
-        cloth:
-          first.role === 'batting'
-            ? BATTING
-            : clothFor(document.cloths, first.role === 'second' ? (thing.cloths.second ?? thing.cloths.main) : thing.cloths.main).id,
+        cloth: first.role === 'batting' ? BATTING : clothFor(document.cloths, asked).id,
       },
     ];
   });
+};
+
+export const cutsOfCloth = (document: SetDocument, derived: DerivedSet, id: string): readonly ClothCut[] => {
+  const thing = document.pieces.find((piece) => piece.id === id);
+  const sewing = derived.pieces.find((piece) => piece.id === id)?.made?.sewing;
+  return thing?.family === 'cloth' && sewing ? cutsOfSewing(document, thing, sewing) : [];
 };
 
 export const BATTING = 'batting';
@@ -97,3 +95,38 @@ export const lyingLine = ({ line, size }: ClothCut, x: number, y: number, turned
   const { x0, y0 } = bounds(line);
   return line.map(([px, py]) => (turned ? [x + size[1] - (py - y0), y + (px - x0)] : [x + (px - x0), y + (py - y0)]));
 };
+
+const EDGE_WORDS: readonly (readonly [EdgeKind, string])[] = [
+  ['seam', 'seams'],
+  ['flap', 'flaps'],
+  ['rim', 'rim'],
+  ['hem', 'hem'],
+  ['double hem', 'hem, turned twice,'],
+  ['pocket', 'pocket'],
+];
+
+/** How the edges of a piece are worked, each kind once with its width. */
+export const edgeWords = ({ edges }: ClothPiece, units: Units): readonly string[] =>
+  EDGE_WORDS.flatMap(([kind, word]) => {
+    const allows = new Set(edges.filter((edge) => edge.kind === kind && edge.allow > 0).map(({ allow }) => allow));
+    return [...allows].map((allow) => `${word} ${showLength(allow, units)}`);
+  });
+
+/** The pieces of all patterns as they are printed, those of one piece where it is named. */
+export const clothSheets = (document: SetDocument, derived: DerivedSet, pieces: readonly string[] | null): readonly ClothSheet[] =>
+  document.pieces
+    .filter(({ id }) => pieces === null || pieces.includes(id))
+    .flatMap(({ id }) => {
+      const openings = derived.pieces.find((piece) => piece.id === id)?.made?.sewing?.pattern;
+      return cutsOfCloth(document, derived, id).map((cut): ClothSheet => {
+        const index = openings?.pieces.indexOf(cut.pattern) ?? -1;
+        const cloth = cut.cloth === BATTING ? 'batting' : (document.cloths.find((each) => each.id === cut.cloth)?.name ?? 'cloth');
+        return {
+          tag: cut.tag,
+          name: cut.name,
+          piece: cut.pattern,
+          openings: openings?.openings.filter(({ piece }) => piece === index) ?? [],
+          words: [`cut ${cut.count} of ${cloth}`, edgeWords(cut.pattern, document.units).join(', ')].filter((each) => each !== ''),
+        };
+      });
+    });

@@ -11,7 +11,6 @@ import {
   hostOf,
   type Means,
   type PieceProblem,
-  type PlaceOf,
   type Sewing,
   type ShelfOf,
   type SizeMark,
@@ -82,7 +81,7 @@ const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths 
     piece.family === 'paper' && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
     belongs(piece) && piece.on ? (place?.(piece.on) ?? null) : undefined,
     piece.family === 'cloth'
-      ? (cloths ?? []).map((cloth) => [cloth.id, clothThickness(cloth), cloth.width, cloth.kind, hasNap(cloth)])
+      ? (cloths ?? []).map((cloth) => [cloth.id, clothThickness(cloth), cloth.width, cloth.kind, cloth.name, hasNap(cloth)])
       : undefined,
     users?.filter(({ uses }) => uses === 'all' || uses.includes(piece.id)).map((user) => [user.name, user.body]),
   ]);
@@ -142,6 +141,26 @@ export const meansOf = (document: SetDocument): Means => ({
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
 export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts, inspection.boxes);
 
+/** Finds places of pieces that stand, each piece's asked for once. */
+const placeFinder = (document: SetDocument, made: ReadonlyMap<string, DerivedPiece>): NonNullable<Means['place']> => {
+  const known = new Map<string, readonly PlaceAt[]>();
+  const means = meansOf(document);
+  return (wanted) => {
+    const stands = made.get(wanted.piece)?.made;
+    const has = document.pieces.find(({ id }) => id === wanted.piece);
+    if (!stands || !has) return undefined;
+    const places = known.get(has.id) ?? placesOf(has, stands.assembly, means);
+    known.set(has.id, places);
+    return placeNamed(places, wanted)?.space;
+  };
+};
+
+/** The means by which pieces of a derived set are made, with the places that its other pieces have. */
+export const meansFor = (document: SetDocument, { pieces }: DerivedSet): Means => ({
+  ...meansOf(document),
+  place: placeFinder(document, new Map(pieces.map((piece) => [piece.id, piece]))),
+});
+
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not
  *  changed is taken over as the very same object, so that what depends on it can be told by identity. */
@@ -160,15 +179,7 @@ export const derive = (document: SetDocument, previous?: DerivedSet): DerivedSet
     const found = made ? shelfAt(made, wanted) : undefined;
     return found && spaceOfShelf(found);
   };
-  const placesKnown = new Map<string, readonly PlaceAt[]>();
-  const place = (wanted: PlaceOf) => {
-    const made = first.get(wanted.piece)?.made;
-    const has = document.pieces.find(({ id }) => id === wanted.piece);
-    if (!made || !has) return undefined;
-    const places = placesKnown.get(has.id) ?? placesOf(has, made.assembly, means);
-    placesKnown.set(has.id, places);
-    return placeNamed(places, wanted)?.space;
-  };
+  const place = placeFinder(document, first);
   const pieces = document.pieces.map((piece) => first.get(piece.id) ?? one(piece, { ...means, shelf, place }));
   return { scale, pieces };
 };

@@ -1,4 +1,5 @@
 import { showLength, type Units } from '../measure/index.ts';
+import { describeCloth } from './describeCloth.ts';
 import { describeFit } from './describeFit.ts';
 import { describeGood } from './describeGood.ts';
 import { describeRoom } from './describeRoom.ts';
@@ -258,6 +259,18 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'small-part':
     case 'no-such-shelf':
       return describeGood(finding, units);
+    case 'within-seams':
+    case 'curtain-skimpy':
+    case 'reaches-floor':
+    case 'cloth-too-narrow':
+    case 'glue-through':
+    case 'cloth-frays':
+    case 'quilt-folds-not':
+    case 'mattress-off':
+    case 'too-tall-for-place':
+    case 'wider-than-place':
+    case 'place-gone':
+      return describeCloth(finding, units);
     case 'does-not-suit':
       return describeFit(finding, units);
     default:

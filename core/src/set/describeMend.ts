@@ -62,6 +62,22 @@ export const describeMend = (mend: Mend): string => {
       return mend.detail === '' ? 'turn it the right way up' : `leave “${mend.detail}” out`;
     case 'off-shelf':
       return 'let it stand by itself';
+    case 'narrow-seams':
+      return 'sew narrower seams';
+    case 'fuller':
+      return 'twice as wide as its rod';
+    case 'shorten':
+      return 'let it end just above the floor';
+    case 'other-cloth':
+      return `cut it from ${mend.detail}`;
+    case 'turn-in':
+      return 'turn its edges in and glue them';
+    case 'widen-fold':
+      return 'widen the gaps';
+    case 'batting':
+      return mend.detail === '1' ? 'one layer of batting' : `${mend.detail} layers of batting`;
+    case 'off-place':
+      return 'let it be by itself';
     case 'no-grain':
       return 'let the grain run any way';
     default:

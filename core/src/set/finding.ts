@@ -77,6 +77,17 @@ export type FindingCase =
   | ({ readonly code: 'art-upside-down'; readonly panel: string } & Numbers<never>)
   | ({ readonly code: 'small-part' } & Numbers<'longest'>)
   | ({ readonly code: 'no-such-shelf' } & Numbers<never>)
+  | ({ readonly code: 'within-seams' } & Numbers<'size' | 'seam'>)
+  | ({ readonly code: 'curtain-skimpy' } & Numbers<'cloth' | 'rod'>)
+  | ({ readonly code: 'reaches-floor' } & Numbers<'over' | 'above'>)
+  | ({ readonly code: 'cloth-too-narrow'; readonly cloth: string } & Numbers<'width' | 'needed'>)
+  | ({ readonly code: 'glue-through' } & Numbers<never>)
+  | ({ readonly code: 'cloth-frays'; readonly cloth: string } & Numbers<never>)
+  | ({ readonly code: 'quilt-folds-not' } & Numbers<'gap' | 'needed'>)
+  | ({ readonly code: 'mattress-off' } & Numbers<'height' | 'bed'>)
+  | ({ readonly code: 'too-tall-for-place' } & Numbers<'height' | 'above'>)
+  | ({ readonly code: 'wider-than-place' } & Numbers<'over'>)
+  | ({ readonly code: 'place-gone' } & Numbers<never>)
   | ({ readonly code: 'things-clash'; readonly one: string; readonly other: string } & Numbers<never>)
   | ({ readonly code: 'stands-outside'; readonly thing: string } & Numbers<never>)
   | ({ readonly code: 'hangs-free'; readonly thing: string } & Numbers<never>)
@@ -126,6 +137,14 @@ export const MEND_KINDS = [
   'loosen',
   'turn-art',
   'off-shelf',
+  'narrow-seams',
+  'fuller',
+  'shorten',
+  'other-cloth',
+  'turn-in',
+  'widen-fold',
+  'batting',
+  'off-place',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

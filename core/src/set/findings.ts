@@ -5,6 +5,7 @@ import { type Casework, cellAt, type PieceProblem } from '../piece/index.ts';
 import { normalOf } from '../shape/index.ts';
 import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from './boardFindings.ts';
 import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver } from './caseworkFindings.ts';
+import { clothFindings, oddFindings, placeGone } from './clothFindings.ts';
 import type { Piece } from './document.ts';
 import type { Finding, Mend } from './finding.ts';
 import { unsuited } from './fitFindings.ts';
@@ -132,6 +133,9 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   tooFine,
   unsuited,
   goodFindings,
+  clothFindings,
+  oddFindings,
+  placeGone,
 ];
 
 /** All findings about a piece that stands, the gravest kinds first. */

@@ -6,6 +6,7 @@ import { fittedWords, LINE_HEIGHT, panelAcross, panelsOf, textWidth, wordRoom } 
 import { bounds, dot } from '../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { type Judged, mendPiece } from './judged.ts';
+import { smallPart } from './smallPart.ts';
 import { filledIn } from './wordList.ts';
 
 const at = (piece: Good) => ({ pieceId: piece.id });
@@ -160,18 +161,6 @@ const tooSmall = (judged: Judged, piece: Good, nets: readonly StandingNet[]): re
     : [];
 };
 
-/** What goes whole into the cylinder of toy safety standards is a small part: 31.7 mm across, 57.1 mm deep at its deepest (ISO 8124-1; 16 CFR 1501;
- *  recalled). */
-const CYLINDER = { across: 31_700, deep: 57_100 };
-
-const small = (piece: Good, size: readonly number[]): readonly Finding[] => {
-  const [a, b, c] = [...size].sort((p, q) => p - q) as [number, number, number];
-  // Upright in it, its smaller sides lie within a circle.
-  return c <= CYLINDER.deep && Math.hypot(a, b) <= CYLINDER.across
-    ? [{ code: 'small-part', severity: 'note', numbers: { longest: Math.round(c) }, where: at(piece), mend: null }]
-    : [];
-};
-
 const onShelf = ({ means }: Judged, piece: Good): readonly Finding[] => {
   if (!piece.fills) return [];
   const shelf = means.shelf?.(piece.fills);
@@ -241,7 +230,7 @@ export const goodFindings = (judged: Judged): readonly Finding[] => {
     ...tooTight(piece),
     ...upsideDown(piece, some),
     ...tooSmall(judged, piece, some),
-    ...small(piece, one ?? sizeOfOne(judged)),
+    ...smallPart(piece, one ?? sizeOfOne(judged)),
   ];
 };
 

@@ -2,7 +2,7 @@
 import { inkColour, type Look } from '../cover/index.ts';
 import { seededRandom } from '../kit/index.ts';
 import { dollOf } from '../measure/index.ts';
-import { type Art, artFor, type Good, panelNames, type StandingNet } from '../piece/index.ts';
+import { type Art, artFor, type Good, type OddThing, panelNames, type StandingNet } from '../piece/index.ts';
 import { type Drawing, drawNet, imposed, type NetSheet, type PanelLook } from '../print/index.ts';
 import { PRINT_STOCK_NAMES, type PrintStock } from '../stock/index.ts';
 import { contrastInk } from './contrastInk.ts';
@@ -20,8 +20,13 @@ export type GoodSheet = {
   readonly sheet: NetSheet;
 };
 
+/** What is printed of a piece: a small good has art on its panels, a mixed thing only colours. */
+type Printed = Pick<Good, 'mark' | 'name' | 'seed' | 'art' | 'grounds'>;
+
+const asPrinted = (piece: Good | OddThing): Printed => (piece.family === 'paper' ? piece : { ...piece, seed: piece.mark, art: [] });
+
 /** Whether one copy may look different from the next. */
-const varies = ({ art, grounds }: Good): boolean => grounds.length > 1 || art.some(({ words }) => words.includes('{'));
+const varies = ({ art, grounds }: Printed): boolean => grounds.length > 1 || art.some(({ words }) => words.includes('{'));
 
 const chosen = <T>(list: readonly T[], seed: number): T | undefined => list[Math.floor(seededRandom(seed * 7_919 + 13)() * list.length)];
 
@@ -44,7 +49,7 @@ const panelLook = ({ document, derived, looks }: Setting, art: Art, panel: strin
   };
 };
 
-const sheetOf = (setting: Setting, piece: Good, net: StandingNet, index: number, copy: number): NetSheet => {
+const sheetOf = (setting: Setting, piece: Printed, net: StandingNet, index: number, copy: number): NetSheet => {
   const number = net.copies[copy]?.number ?? 0;
   const seed = piece.seed * 1_009 + number;
   const ground = chosen(piece.grounds, seed);
@@ -94,9 +99,10 @@ const pageEdge = (panel: string): PanelLook => ({
 /** All that is printed for one piece: a sheet for each net, or for each copy of it where no two look alike. */
 export const sheetsOfGood = (document: SetDocument, derived: DerivedSet, { id, made }: DerivedPiece): readonly GoodSheet[] => {
   const piece = document.pieces.find((each) => each.id === id);
-  if (piece?.family !== 'paper' || !made) return [];
+  if ((piece?.family !== 'paper' && piece?.family !== 'odd') || !made) return [];
   const setting: Setting = { document, derived, looks: looksOf(document, derived) };
-  const each = varies(piece);
+  const printed = asPrinted(piece);
+  const each = varies(printed);
   return made.nets.flatMap((net, index): readonly GoodSheet[] => {
     const groups = each ? net.copies.map((_, copy) => [copy]) : [net.copies.map((_, copy) => copy)];
     return groups.map((copies) => ({
@@ -104,7 +110,7 @@ export const sheetsOfGood = (document: SetDocument, derived: DerivedSet, { id, m
       key: `${net.key} ${copies[0]}`,
       net,
       copies,
-      sheet: sheetOf(setting, piece, net, index, copies[0] ?? 0),
+      sheet: sheetOf(setting, printed, net, index, copies[0] ?? 0),
     }));
   });
 };

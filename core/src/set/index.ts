@@ -1,7 +1,9 @@
-export { type Arranged, arrangedIn } from './arrange.ts';
+export { type Arranged, arrangedIn, belongingTo } from './arrange.ts';
 export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
+export { BATTING, type ClothCut, type ClothPlan, clothPlans, clothSheets, cutsOfCloth, edgeWords, lyingLine } from './clothPlans.ts';
+export { inWay, type MadeInWay } from './clothWays.ts';
 export { coverFindings, neighbours } from './coverFindings.ts';
 export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';
 export { tickCut, untickCut } from './cutSheets.ts';
@@ -23,6 +25,7 @@ export { drawingsOf, type MadeUp, makeUp, pagesOf, templatePages, type Wanted } 
 export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
 export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
+export { type PlaceAt, placeNamed, placesOf, placeWords, putAt, spotOf } from './places.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
 export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
 export { slantWords } from './slantWords.ts';

@@ -3,6 +3,7 @@ import { type Covering, inkColour } from '../cover/index.ts';
 import {
   bookletLeaves,
   type Drawing,
+  drawCloth,
   drawPaper,
   drawTemplate,
   impose,
@@ -12,6 +13,7 @@ import {
   type PrintedBooklet,
   planPages,
 } from '../print/index.ts';
+import { clothSheets } from './clothPlans.ts';
 import { type DerivedCovering, deriveCoverings, printedPapers } from './coverings.ts';
 import type { DerivedSet } from './derive.ts';
 import type { SetDocument } from './document.ts';
@@ -23,7 +25,7 @@ import { printFindings } from './printFindings.ts';
 import { templatesOf } from './templates.ts';
 
 /** Which pieces to print, none named is all; and what of them. */
-export type Wanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' };
+export type Wanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' | 'patterns' };
 
 /** Pages, and what a careful maker would notice before they are printed. */
 export type MadeUp = { readonly pages: readonly Page[]; readonly findings: readonly Finding[] };
@@ -39,13 +41,18 @@ export const drawingsOf = (
   readonly papers: readonly PaperSheet[];
   readonly nets: readonly Drawing[];
   readonly leaves: readonly Drawing[];
-} => ({
-  templates: wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted).map(drawTemplate),
-  papers: wanted.what === 'templates' ? [] : printedPapers(document, derived, coverings, wanted.pieces),
-  nets: wanted.what === 'templates' ? [] : printedGoods(document, derived, wanted.pieces),
-  // Booklets are of the set and of no piece.
-  leaves: wanted.what === 'templates' || wanted.pieces !== null ? [] : printedBooklets(document, derived).flatMap(bookletLeaves),
-});
+  readonly patterns: readonly Drawing[];
+} => {
+  const wants = (...what: readonly Wanted['what'][]): boolean => wanted.what === 'all' || what.includes(wanted.what);
+  return {
+    templates: wants('templates') ? templatesOf(document, derived, wanted).map(drawTemplate) : [],
+    papers: wants('coverings') ? printedPapers(document, derived, coverings, wanted.pieces) : [],
+    nets: wants('coverings') ? printedGoods(document, derived, wanted.pieces) : [],
+    // Booklets are of the set and of no piece.
+    leaves: wants('coverings') && wanted.pieces === null ? printedBooklets(document, derived).flatMap(bookletLeaves) : [],
+    patterns: wants('patterns') ? clothSheets(document, derived, wanted.pieces).map(drawCloth) : [],
+  };
+};
 
 /** The set's booklets at doll size; book 1, book 2 … are what their pages are found by. */
 const printedBooklets = ({ booklets, palette }: SetDocument, { scale }: DerivedSet): readonly PrintedBooklet[] =>
@@ -65,8 +72,8 @@ export const templatePages = (document: SetDocument, derived: DerivedSet, wanted
 /** All pages that are wanted, and findings about them: templates, which go onto board, before coverings, which want the better paper, before
  *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
 export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wanted, known: readonly DerivedCovering[] = []): MadeUp => {
-  const coverings = wanted.what === 'templates' ? [] : deriveCoverings(document, derived, known);
-  const { templates, papers, nets, leaves: folded } = drawingsOf(document, derived, wanted, coverings);
+  const coverings = wanted.what === 'templates' || wanted.what === 'patterns' ? [] : deriveCoverings(document, derived, known);
+  const { templates, papers, nets, leaves: folded, patterns } = drawingsOf(document, derived, wanted, coverings);
   const drawn = [...papers.map(drawPaper), ...nets, ...folded];
   const { printing, name } = document;
   const mine = coverings.filter(({ id }) => wanted.pieces === null || wanted.pieces.includes(id));
@@ -85,13 +92,20 @@ export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wante
     { ...printing, sides },
     `${name} · coverings, both sides`,
   );
+  const sewn = imposed(patterns, { ...printing, sides: 'one' }, `${name} · sewing patterns`);
   const pages = [
     ...onBoard.pages,
     ...covers.pages,
     ...leaves.pages,
+    ...sewn.pages,
     ...planPages(paperPlans(document, needs), printing, name, 'papers to cut'),
   ];
-  const printed = { document, drawings: [...templates, ...drawn], pages, least: onBoard.least + covers.least + leaves.least };
+  const printed = {
+    document,
+    drawings: [...templates, ...drawn, ...patterns],
+    pages,
+    least: onBoard.least + covers.least + leaves.least + sewn.least,
+  };
   return { pages, findings: printFindings(printed) };
 };
 

@@ -4,6 +4,8 @@ import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
 import { Button, MarginNote, Spread } from '../../ui/index.ts';
 import { BoardCard } from './BoardCard.tsx';
 import { BoardFiles } from './BoardFiles.tsx';
+import { ClothAtHand } from './ClothAtHand.tsx';
+import { ClothPlans } from './ClothPlans.tsx';
 import { HowToCut } from './HowToCut.tsx';
 import { Sheets } from './Sheets.tsx';
 import { Sticks } from './Sticks.tsx';
@@ -32,6 +34,7 @@ const Decided = () => {
         another board
       </Button>
       <SticksAtHand />
+      <ClothAtHand />
       <HowToCut />
       <p className="border-l-3 border-rose pl-3 font-hand text-body text-rose max-w-md">
         Cut with a new blade along a metal rule, on a mat, away from the hand. A grown-up cuts for children.
@@ -70,6 +73,7 @@ export const CuttingView = () => (
         <Notes />
         <Sheets />
         <Sticks />
+        <ClothPlans />
         <BoardFiles />
       </>
     }

@@ -1,23 +1,13 @@
 import type { Part } from '@parlor/core/assembly';
 import type { GoodSheet } from '@parlor/core/set';
 import { useEffect, useRef, useState } from 'react';
-import { PerspectiveCamera, Raycaster, type Scene, Vector2, Vector3, WebGLRenderer } from 'three';
-import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { Raycaster, Vector2 } from 'three';
 import { NoModel } from '../../ui/index.ts';
-import { addBoards, addFolding, emptyScene, type FoldColours, type Folding, foldBy, freeThings, seenFrom } from './foldScene.ts';
+import { addBoards, addFolding, type FoldColours, type Folding, foldBy, freeThings, seenFrom } from './foldScene.ts';
 import { printOf } from './prints.ts';
+import { drawTable, fitTable, lookAt, makeTable, type Turntable, turnByKey } from './turntable.ts';
 
-type Stage = {
-  readonly renderer: WebGLRenderer;
-  readonly camera: PerspectiveCamera;
-  readonly controls: OrbitControls;
-  readonly scene: Scene;
-  readonly things: ReturnType<typeof emptyScene>['things'];
-  foldings: readonly Folding[];
-  /** All that is shown lies no further from the middle, in mm. */
-  radius: number;
-  turned: boolean;
-};
+type Stage = Turntable & { foldings: readonly Folding[] };
 
 const coloursNow = (): FoldColours => {
   const style = getComputedStyle(document.documentElement);
@@ -25,55 +15,21 @@ const coloursNow = (): FoldColours => {
   return { paper: '#ffffff', inside: '#f3efe6', board: read('oat'), ink: read('ink'), tab: read('sprig') || '#dfe7d3' };
 };
 
-/** Depths are told apart best when nothing is left in front of what is seen and behind it: papers lie on one another. */
-const draw = ({ renderer, scene, camera, controls, radius }: Stage): void => {
-  const away = camera.position.distanceTo(controls.target);
-  camera.near = Math.max(0.2, away - radius);
-  camera.far = away + radius;
-  camera.updateProjectionMatrix();
-  renderer.render(scene, camera);
+/** Looks at the whole, from as far away as its flat net needs while it is folded. */
+const frame = (stage: Stage, boards: readonly Part[], share: number): void => {
+  if (stage.foldings.length + boards.length === 0) return;
+  const { middle, far } = seenFrom(stage.foldings, boards, share, stage.camera);
+  lookAt(stage, middle, far);
 };
 
-const makeStage = (canvas: HTMLCanvasElement): Stage => {
-  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
-  renderer.debug.checkShaderErrors = false;
-  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
-  const camera = new PerspectiveCamera(26, 1, 1, 20_000);
-  const { scene, things } = emptyScene();
-  const stage: Stage = {
-    renderer,
-    camera,
-    controls: new OrbitControls(camera, canvas),
-    scene,
-    things,
-    foldings: [],
-    radius: 1,
-    turned: false,
-  };
-  stage.controls.addEventListener('start', () => {
-    stage.turned = true;
-  });
-  stage.controls.addEventListener('change', () => draw(stage));
-  return stage;
-};
-
-const FROM = new Vector3(-0.46, 0.42, 1).normalize();
-
-/** Looks at the whole from the front left and above, from as far away as its flat net needs while it is folded. */
-const frame = (stage: Stage, share: number): void => {
-  const { camera, controls, foldings } = stage;
-  if (foldings.length === 0) return;
-  const { middle, far } = seenFrom(foldings, share, FROM, camera.fov, camera.aspect);
-  controls.target.copy(middle);
-  camera.position.copy(middle).addScaledVector(FROM, far);
-  stage.radius = far * 0.62;
-  controls.update();
-};
+const NONE: readonly Part[] = [];
 
 type Props = {
   readonly sheets: readonly { readonly sheet: GoodSheet; readonly copy: number }[];
   /** Boards that stand there with what is folded. */
   readonly boards: readonly Part[];
+  /** Whether all of those boards are to be seen; otherwise only what is folded is looked at. */
+  readonly whole?: boolean;
   readonly share: number;
   readonly label: string;
   readonly came: number;
@@ -82,34 +38,28 @@ type Props = {
 };
 
 /** Paper as it is folded: turn it with a finger or the arrow keys, touch a panel to see what is decided about it. */
-export const FoldStage = ({ sheets, boards, share, label, came, night, onTouch }: Props) => {
+export const FoldStage = ({ sheets, boards, whole = false, share, label, came, night, onTouch }: Props) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);
   const shareNow = useRef(share);
   shareNow.current = share;
+  const seen = whole ? boards : NONE;
+  const boardsNow = useRef(seen);
+  boardsNow.current = seen;
   const [failed, setFailed] = useState(false);
   useEffect(() => {
     if (!canvas.current) return undefined;
     try {
-      stage.current = makeStage(canvas.current);
+      stage.current = Object.assign(makeTable(canvas.current), { foldings: [] as readonly Folding[] });
     } catch {
       setFailed(true);
       return undefined;
     }
     const current = stage.current;
-    const host = canvas.current.parentElement as HTMLElement;
-    const observer = new ResizeObserver(() => {
-      const { clientWidth, clientHeight } = host;
-      current.renderer.setSize(clientWidth, clientHeight, false);
-      current.camera.aspect = clientWidth / Math.max(1, clientHeight);
-      current.camera.updateProjectionMatrix();
-      if (!current.turned) frame(current, shareNow.current);
-      draw(current);
-    });
-    observer.observe(host);
+    const leave = fitTable(current, canvas.current, () => frame(current, boardsNow.current, shareNow.current));
     return () => {
-      observer.disconnect();
+      leave();
       current.controls.dispose();
       freeThings(current.things);
       current.renderer.dispose();
@@ -136,15 +86,15 @@ export const FoldStage = ({ sheets, boards, share, label, came, night, onTouch }
     });
     addBoards(current.things, boards, colours);
     for (const folding of current.foldings) foldBy(folding, shareNow.current);
-    if (!current.turned) frame(current, shareNow.current);
-    draw(current);
+    if (!current.turned) frame(current, boardsNow.current, shareNow.current);
+    drawTable(current);
   }, [sheets, boards, came, night]);
   useEffect(() => {
     const current = stage.current;
     if (!current) return;
     for (const folding of current.foldings) foldBy(folding, share);
-    if (!current.turned) frame(current, share);
-    draw(current);
+    if (!current.turned) frame(current, boardsNow.current, share);
+    drawTable(current);
   }, [share]);
   const touch = (x: number, y: number): void => {
     const current = stage.current;
@@ -184,17 +134,7 @@ export const FoldStage = ({ sheets, boards, share, label, came, night, onTouch }
         touch(event.clientX - left, event.clientY - top);
       }}
       onKeyDown={(event) => {
-        const turn = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
-        const current = stage.current;
-        if (!turn || !current) return;
-        event.preventDefault();
-        current.turned = true;
-        const from = current.camera.position.clone().sub(current.controls.target);
-        from.applyAxisAngle(new Vector3(0, 1, 0), (turn[0] as number) * 0.12);
-        from.y += (turn[1] as number) * from.length() * 0.06;
-        current.camera.position.copy(current.controls.target).add(from);
-        current.controls.update();
-        draw(current);
+        if (stage.current && turnByKey(stage.current, event.key)) event.preventDefault();
       }}
     />
   );

@@ -1,16 +1,34 @@
-import { fromPreset, type Good, PRESETS } from '@parlor/core/piece';
+import { fromPreset, isSmall, PRESETS } from '@parlor/core/piece';
 import { outlineOfNet } from '@parlor/core/print';
-import { type GoodSheet, MOST_PIECES, type Piece, sheetsOfGood } from '@parlor/core/set';
+import {
+  type ClothCut,
+  cutsOfCloth,
+  type DerivedPiece,
+  type GoodSheet,
+  type MadePiece,
+  MOST_PIECES,
+  type Piece,
+  sheetsOfGood,
+} from '@parlor/core/set';
 import { bounds } from '@parlor/core/shape';
 import { Search } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useEdit, useLook, useSet } from '../../state/index.ts';
+import { Choice, Drawn, drawnFrom } from '../../ui/index.ts';
 
-const GOODS = PRESETS.filter(({ kind }) => kind === 'paper').map((preset) => ({
-  ...preset,
-  piece: fromPreset(preset, preset.key, 1) as Good,
-}));
+const KINDS = [
+  { value: 'all', label: 'all' },
+  { value: 'paper', label: 'of paper' },
+  { value: 'cloth', label: 'of cloth' },
+  { value: 'odd', label: 'odd things' },
+] as const;
+type Kind = (typeof KINDS)[number]['value'];
+
+const GOODS = PRESETS.flatMap((preset) => {
+  const piece = fromPreset(preset, preset.key, 1);
+  return isSmall(piece) ? [{ ...preset, piece: 'count' in piece ? { ...piece, count: 1 } : piece }] : [];
+});
 
 /** Every word that was typed must begin some word of the name, the hint or what else people call it. */
 const finds = ({ name, hint, words }: (typeof GOODS)[number], typed: string): boolean => {
@@ -67,6 +85,55 @@ const NetPicture = ({ sheet, label }: { readonly sheet: GoodSheet; readonly labe
   );
 };
 
+/** The pieces of a pattern as they are cut, in rows. */
+const PatternPicture = ({ cuts, label }: { readonly cuts: readonly ClothCut[]; readonly label: string }) => {
+  const gap = Math.max(...cuts.map(({ size }) => Math.max(...size))) * 0.06;
+  const wide = Math.max(...cuts.map(({ size }) => size[0]), Math.sqrt(cuts.reduce((sum, { size: [w, h] }) => sum + w * h, 0) * 1.8));
+  let [x, y, row] = [0, 0, 0];
+  const placed = cuts.map((cut) => {
+    const [w, h] = cut.size;
+    if (x > 0 && x + w > wide) [x, y, row] = [0, y + row + gap, 0];
+    const at = [x, y] as const;
+    x += w + gap;
+    row = Math.max(row, h);
+    return { cut, at };
+  });
+  const most = Math.max(...placed.map(({ cut, at }) => at[0] + cut.size[0]));
+  return (
+    <svg viewBox={`${-gap} ${-gap} ${most + 2 * gap} ${y + row + 2 * gap}`} className="w-full h-full" role="img" aria-label={label}>
+      {placed.map(({ cut, at: [left, top] }) => {
+        const { x0, y1 } = bounds(cut.line);
+        return (
+          <path
+            key={cut.tag}
+            d={`M${cut.line.map(([px, py]) => `${left + px - x0} ${top + y1 - py}`).join('L')}Z`}
+            className={cut.role === 'batting' ? 'fill-oat stroke-graphite' : 'fill-leaf stroke-ink'}
+            strokeWidth="1.2"
+            vectorEffect="non-scaling-stroke"
+          />
+        );
+      })}
+    </svg>
+  );
+};
+
+/** A thing from the front. */
+const FrontPicture = ({ made, label }: { readonly made: MadePiece; readonly label: string }) => {
+  const [w, h] = made.assembly.outside.max;
+  const room = Math.max(w, h) * 0.00005;
+  return (
+    <svg
+      viewBox={`${-room} ${-h / 1000 - room} ${w / 1000 + 2 * room} ${h / 1000 + 2 * room}`}
+      className="w-full h-full"
+      preserveAspectRatio="xMidYMid meet"
+      role="img"
+      aria-label={label}
+    >
+      <Drawn drawings={drawnFrom(made.assembly.parts, 'front')} />
+    </svg>
+  );
+};
+
 /** A tray of small things, found by what people call them; each is drawn as it is cut at the set's scale. */
 export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
   const set = useSet();
@@ -75,27 +142,39 @@ export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
   const wanted = useDeferredValue(typed);
+  const [kind, setKind] = useState<Kind>('all');
   const document = useMemo(
-    () => ({ ...set, name: 'small goods', company: [], layouts: [], pieces: GOODS.map(({ piece }) => ({ ...piece, count: 1 })) }),
+    () => ({ ...set, name: 'small goods', company: [], layouts: [], pieces: GOODS.map(({ piece }) => piece) }),
     [set],
   );
   const look = useLook(document);
   const pictures = useMemo(() => {
-    if (!look || look === 'failed') return new Map<string, GoodSheet>();
-    return new Map(
-      look.pieces.flatMap((piece) => {
+    if (!look || look === 'failed') return new Map<string, ReactNode>();
+    const picture = (piece: DerivedPiece, { name, kind }: (typeof GOODS)[number]): ReactNode => {
+      if (kind === 'paper') {
         const [first] = sheetsOfGood(document, look, piece);
-        return first ? [[piece.id, first] as const] : [];
+        return first && <NetPicture sheet={first} label={`${name}, as it is cut`} />;
+      }
+      if (kind === 'cloth') {
+        const cuts = cutsOfCloth(document, look, piece.id);
+        return cuts.length > 0 && <PatternPicture cuts={cuts} label={`${name}, as it is cut`} />;
+      }
+      return piece.made && <FrontPicture made={piece.made} label={name} />;
+    };
+    return new Map(
+      GOODS.flatMap((good) => {
+        const piece = look.pieces.find(({ id }) => id === good.key);
+        return piece ? [[good.key, picture(piece, good)] as const] : [];
       }),
     );
   }, [document, look]);
-  const take = (from: Good): void => {
+  const take = (from: Piece): void => {
     const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...set.pieces.map(({ mark }) => mark)) + 1 };
     edit(`${piece.name} added`, { kind: 'add-piece', at: set.pieces.length, piece });
     onTaken?.();
     void navigate(`/sets/${setId}/goods/${piece.id}`);
   };
-  const found = GOODS.filter((good) => finds(good, wanted));
+  const found = GOODS.filter((good) => (kind === 'all' || good.kind === kind) && finds(good, wanted));
   return (
     <>
       <label className="relative block max-w-sm mb-3">
@@ -105,16 +184,21 @@ export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
           value={typed}
           maxLength={60}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="cereal, letter, hat, tickets …"
+          placeholder="letter, cushion, lamp, bread …"
           className="block w-full min-h-touch pl-7 bg-transparent font-hand text-lead border-b-2 border-dotted border-tab hover:border-moss"
         />
       </label>
+      <Choice label="Made of" hideLabel value={kind} options={KINDS} onChange={setKind} />
       {found.length === 0 && (
         <p className="font-hand text-graphite py-6">Nothing is called that here. A tray, a carton or a sheet can become it.</p>
       )}
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3" aria-label="Small goods to start from" data-testid="tray">
+      <ul
+        className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3"
+        aria-label="Small goods to start from"
+        data-testid="tray"
+      >
         {found.map((good) => {
-          const sheet = pictures.get(good.key);
+          const picture = pictures.get(good.key);
           return (
             <li key={good.key}>
               <button
@@ -125,11 +209,9 @@ export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
                 className="w-full text-left rounded-soft border border-tab bg-paper hover:border-moss hover:bg-sprig/40 p-2.5 flex flex-col h-full"
               >
                 <span className="block h-24 w-full">
-                  {sheet ? (
-                    <NetPicture sheet={sheet} label={`${good.name}, as it is cut`} />
-                  ) : (
+                  {picture || (
                     <span className="font-hand text-small text-graphite grid place-items-center h-full text-center px-2">
-                      {look ? 'too small for its paper at this scale' : '…'}
+                      {look ? 'too small at this scale' : '…'}
                     </span>
                   )}
                 </span>

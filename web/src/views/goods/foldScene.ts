@@ -30,6 +30,7 @@ import {
   Vector3,
 } from 'three';
 import type { Print } from './prints.ts';
+import { farFor, middleOf } from './seen.ts';
 
 export type FoldColours = {
   readonly paper: string;
@@ -222,35 +223,26 @@ const cornersOf = (sheet: GoodSheet, pose: Pose, share: number): readonly Vector
   });
 };
 
-/** Where the middle of what is shown lies, and from how far away along a direction all of it is seen, in mm. Folded things are seen from near by; while they fold
- *  there is room for the flat net. */
+/** The corners of boards, in mm. */
+const cornersOfBoards = (parts: readonly Part[]): readonly Vector3[] =>
+  parts.flatMap(({ pose, region, thickness }) => {
+    const matrix = matrixOf(pose, NOWHERE);
+    return region.outline.flatMap(([x, y]) => [0, thickness].map((z) => new Vector3(x / 1000, y / 1000, z / 1000).applyMatrix4(matrix)));
+  });
+
+/** Where the middle of what is shown lies, and from how far away all of it is seen, in mm. Folded things are seen from near by; while they fold there is room for the flat
+ *  net. */
 export const seenFrom = (
   foldings: readonly Folding[],
+  boards: readonly Part[],
   share: number,
-  from: Vector3,
-  fov: number,
-  aspect: number,
+  lens: { readonly fov: number; readonly aspect: number },
 ): { readonly middle: Vector3; readonly far: number } => {
   const opened = share < 1 ? foldings.flatMap(({ sheet, pose }) => [0, 0.35, 0.7].flatMap((each) => cornersOf(sheet, pose, each))) : [];
-  const folded = foldings.flatMap(({ sheet, pose }) => cornersOf(sheet, pose, 1));
+  const folded = [...foldings.flatMap(({ sheet, pose }) => cornersOf(sheet, pose, 1)), ...cornersOfBoards(boards)];
   const open = Math.min(1, (1 - share) * 6);
-  const boundsOf = (points: readonly Vector3[]) => {
-    const low = new Vector3(Infinity, Infinity, Infinity);
-    const high = new Vector3(-Infinity, -Infinity, -Infinity);
-    for (const point of points) [low.min(point), high.max(point)];
-    return low.add(high).multiplyScalar(0.5);
-  };
-  const middle = boundsOf(folded);
-  if (opened.length > 0) middle.lerp(boundsOf([...opened, ...folded]), open);
-  const back = from.clone().normalize();
-  const right = new Vector3(0, 1, 0).cross(back).normalize();
-  const up = back.clone().cross(right);
-  const reach = Math.tan((fov * Math.PI) / 360);
-  const needed = (points: readonly Vector3[]): number =>
-    points.reduce((most, point) => {
-      const to = point.clone().sub(middle);
-      return Math.max(most, to.dot(back) + Math.max(Math.abs(to.dot(up)), Math.abs(to.dot(right)) / aspect) / reach);
-    }, 1);
-  const [near, wide] = [needed(folded), opened.length > 0 ? needed(opened) : 0];
+  const middle = middleOf(folded);
+  if (opened.length > 0) middle.lerp(middleOf([...opened, ...folded]), open);
+  const [near, wide] = [farFor(folded, middle, lens), opened.length > 0 ? farFor(opened, middle, lens) : 0];
   return { middle, far: (near + Math.max(0, wide - near) * open) * 1.12 };
 };

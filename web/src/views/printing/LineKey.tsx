@@ -8,6 +8,7 @@ const MEANINGS: readonly (readonly [LineStyle, string])[] = [
   ['score', 'score it, do not cut through, and fold'],
   ['fold', 'a fold that stands out: score it on this side'],
   ['valley', 'a fold that goes in, or a line to tear along'],
+  ['stitch', 'sew along it'],
   ['centre', 'the middle of a hole or a pin'],
   ['join', 'where two tiles meet; lay cross on cross'],
 ];

@@ -21,6 +21,7 @@ const PAPER = [
 const WHAT = [
   { value: 'templates', label: 'templates' },
   { value: 'coverings', label: 'coverings' },
+  { value: 'patterns', label: 'sewing patterns' },
   { value: 'all', label: 'everything' },
 ] as const;
 
@@ -53,7 +54,7 @@ const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly o
 
 const FILES = { pdf: { end: 'pdf', type: 'application/pdf' }, svgs: { end: 'zip', type: 'application/zip' } } as const;
 
-const NAMES = { templates: 'templates', coverings: 'coverings', all: 'pages' } as const;
+const NAMES = { templates: 'templates', coverings: 'coverings', patterns: 'patterns', all: 'pages' } as const;
 
 type DownloadProps = {
   readonly what: Wanted['what'];
@@ -124,11 +125,13 @@ const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
       <Choice label="Print" value={wanted.what} options={WHAT} onChange={(what) => onWanted({ ...wanted, what })} />
       <PieceChoice wanted={wanted} onChange={onWanted} />
       <Download what={what} made={made} chosen={chosen} lastFirst={lastFirst} />
-      <Button look="quiet" className="-ml-3" onClick={() => setCutting(true)}>
-        <Slice size={18} />
-        files for a cutting machine, SVG or DXF
-      </Button>
-      {cutting && <CutFiles wanted={wanted} onClose={() => setCutting(false)} />}
+      {wanted.what !== 'patterns' && (
+        <Button look="quiet" className="-ml-3" onClick={() => setCutting(true)}>
+          <Slice size={18} />
+          files for a cutting machine, SVG or DXF
+        </Button>
+      )}
+      {cutting && wanted.what !== 'patterns' && <CutFiles wanted={wanted} onClose={() => setCutting(false)} />}
       <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
         Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say {showLength(100 * UM.mm, units)}
         {units.unit === 'mm' ? '' : ' (100 mm)'} both ways.

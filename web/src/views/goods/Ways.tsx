@@ -1,0 +1,96 @@
+import { showLength } from '@parlor/core/measure';
+import { type ClothThing, WAY_WORDS, WAYS, type Way } from '@parlor/core/piece';
+import { inWay, type MadeInWay } from '@parlor/core/set';
+import { useMemo, useState } from 'react';
+import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
+import { Button, Picker } from '../../ui/index.ts';
+import { takenWords } from './Takes.tsx';
+
+const CAUTIONS: Readonly<Record<Way, string>> = {
+  sewn: 'Count the pins before and after. A sewing machine only with a grown-up beside it.',
+  glued: 'Hot glue burns, and comes through thin cloth: a grown-up holds the gun, or take cloth glue and patience.',
+  tape: 'An iron is hot for as long as it stands there; a damp cloth goes between. Follow the packet.',
+  felt: 'Small scissors with points: cut away from the other hand.',
+};
+
+const Column = ({ made, way, mine }: { readonly made: MadeInWay | undefined; readonly way: Way; readonly mine: boolean }) => {
+  const units = useUnits();
+  return (
+    <section aria-label={WAY_WORDS[way]} data-way={way} className={mine ? 'border-l-3 border-moss pl-3' : 'border-l-3 border-tab pl-3'}>
+      <h4 className="font-name text-body font-semibold">
+        {WAY_WORDS[way]}
+        {mine && <span className="text-graphite font-text font-normal text-small"> · as it is decided</span>}
+      </h4>
+      {made ? (
+        <>
+          <table className="text-note w-full my-1">
+            <thead className="sr-only">
+              <tr>
+                <th>Piece</th>
+                <th>How many</th>
+                <th>Cut</th>
+              </tr>
+            </thead>
+            <tbody>
+              {made.cuts.map(({ tag, name, count, size: [w, h] }) => (
+                <tr key={tag} className="border-b border-dotted border-tab align-top">
+                  <td className="py-0.5 pr-2">
+                    <span className="font-hand">{tag}</span> {name}
+                  </td>
+                  <td className="pr-2 tabular-nums text-right whitespace-nowrap">{count} ×</td>
+                  <td className="tabular-nums text-right whitespace-nowrap">
+                    {showLength(w, units)} × {showLength(h, units)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <ul className="text-note text-graphite">
+            {made.extras.map((extra) => (
+              <li key={extra.what}>{takenWords(extra, units)}</li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p className="font-hand text-graphite">It cannot be made so at this size.</p>
+      )}
+      <p className="text-small text-rose mt-1">{CAUTIONS[way]}</p>
+    </section>
+  );
+};
+
+/** The way it is made beside another: what is cut and what it takes. */
+export const Ways = ({ thing, onTake }: { readonly thing: ClothThing; readonly onTake: (way: Way) => void }) => {
+  const set = useSet();
+  const derived = useAppSelector((state) => state.derived.set);
+  const usual: Way = thing.way === 'sewn' ? 'glued' : 'sewn';
+  const [asked, setAsked] = useState<Way | null>(null);
+  const other = asked && asked !== thing.way ? asked : usual;
+  const [mine, its] = useMemo(
+    () => (derived ? [inWay(set, derived, thing, thing.way), inWay(set, derived, thing, other)] : [undefined, undefined]),
+    [set, derived, thing, other],
+  );
+  if (!derived) return null;
+  return (
+    <section aria-label="Sewn and no-sew" data-testid="ways">
+      <h3 className="text-head">Sewn and no-sew, side by side</h3>
+      <div className="grid sm:grid-cols-2 gap-4 mt-1">
+        <Column made={mine} way={thing.way} mine />
+        <Column made={its} way={other} mine={false} />
+      </div>
+      <div className="flex items-end gap-3 mt-2">
+        <div className="flex-1 min-w-0">
+          <Picker
+            label="Beside it"
+            value={other}
+            options={WAYS.filter((way) => way !== thing.way).map((way) => ({ value: way, label: WAY_WORDS[way] }))}
+            onChange={(way) => setAsked(way as Way)}
+          />
+        </div>
+        <Button onClick={() => onTake(other)} disabled={!its}>
+          make it so
+        </Button>
+      </div>
+    </section>
+  );
+};
