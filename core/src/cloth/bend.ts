@@ -170,7 +170,7 @@ export type Mesh = {
 };
 
 /** A mesh over a patch: a grid over a rectangle, rings round the middle of everything else that is convex. */
-export const meshOf = ({ ring, bend, fine: [across, up] }: Patch): Mesh => {
+export const meshOf = ({ ring, bend, fine: [across, up], rings = [] }: Patch): Mesh => {
   const place = placerOf(bend);
   const flat: Point[] = [];
   const triangles: [number, number, number][] = [];
@@ -191,12 +191,13 @@ export const meshOf = ({ ring, bend, fine: [across, up] }: Patch): Mesh => {
     const n = ring.length;
     const middle: Point = [ring.reduce((sum, [x]) => sum + x, 0) / n, ring.reduce((sum, [, y]) => sum + y, 0) / n];
     flat.push(middle);
-    for (let step = 1; step <= up; step += 1)
-      for (const [x, y] of ring) flat.push([middle[0] + ((x - middle[0]) * step) / up, middle[1] + ((y - middle[1]) * step) / up]);
+    const shares = [...new Set([...rings, ...Array.from({ length: up }, (_, step) => (step + 1) / up)])].sort((a, b) => a - b);
+    for (const share of shares)
+      for (const [x, y] of ring) flat.push([middle[0] + (x - middle[0]) * share, middle[1] + (y - middle[1]) * share]);
     for (let index = 0; index < n; index += 1) {
       const next = (index + 1) % n;
       triangles.push([0, 1 + index, 1 + next]);
-      for (let step = 1; step < up; step += 1) {
+      for (let step = 1; step < shares.length; step += 1) {
         const [inner, outer] = [1 + (step - 1) * n, 1 + step * n];
         triangles.push([inner + index, outer + index, outer + next], [inner + index, outer + next, inner + next]);
       }

@@ -73,7 +73,13 @@ export type Bend =
     };
 
 /** A part of a piece, flat, and how it is bent once all is sewn. */
-export type Patch = { readonly piece: number; readonly ring: Ring; readonly bend: Bend; readonly fine: readonly [number, number] };
+export type Patch = {
+  readonly piece: number;
+  readonly ring: Ring;
+  readonly bend: Bend;
+  readonly fine: readonly [number, number] /** Of what is round: shares of its radius at which its mesh has rings, beside even steps. */;
+  readonly rings?: readonly number[];
+};
 
 /** An opening that is left to turn and fill it. */
 export type Opening = { readonly piece: number; readonly edge: string; readonly from: number; readonly to: number };

@@ -21,8 +21,8 @@ export {
   withCellAt,
 } from './casework/cell.ts';
 export { CELL_FIELDS } from './casework/fields.ts';
-export { clothFor, sizesOfCloth, takesSize } from './cloth/buildCloth.ts';
-export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, WAYS, type Way } from './cloth/cloth.ts';
+export { clothFor, sizesOfCloth } from './cloth/buildCloth.ts';
+export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, takesSize, WAYS, type Way } from './cloth/cloth.ts';
 export { CLOTH_WORDS, WAY_WORDS } from './cloth/fields.ts';
 export { belongs, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, hostOf, isSmall, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';

@@ -1,5 +1,5 @@
 // µm, doll size. A wall as it is seen from inside: x along it from its left end, y up from the floor, z towards the eye.
-import { type Box, boxOf, type Part } from '../assembly/index.ts';
+import { type Box, type Boxed, boxOf, type Part } from '../assembly/index.ts';
 import { movedPose, type Pose, turnUpright } from '../shape/index.ts';
 import type { Standing } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
@@ -37,10 +37,13 @@ export type Elevation = { readonly wall: readonly Part[]; readonly things: reado
 /** The wall and all that is fixed to it lies behind its clear side, or no further before it than a sill. */
 const NEAR = 40_000;
 
+/** A thing that stands somewhere, or one that lies or hangs on another. */
+type Seen = Pick<Standing, 'placed' | 'body'> | { readonly piece: string; readonly body: Boxed };
+
 /** What is seen of a side.
  *  Shape: space, things, side → the parts of its wall and of what lies on it without floors and ceilings, and each thing with how far in front it begins,
  *  the nearest to the wall first. */
-export const elevationOf = (space: RoomSpace, standing: readonly Standing[], side: RoomSide): Elevation => {
+export const elevationOf = (space: RoomSpace, standing: readonly Seen[], side: RoomSide): Elevation => {
   const view = viewOf(space, side);
   const wall = seenBy(view, space.shell.parts).filter((part) => {
     if (part.role === 'bottom' || part.role === 'top') return false;
@@ -48,10 +51,10 @@ export const elevationOf = (space: RoomSpace, standing: readonly Standing[], sid
     return max[2] < NEAR && max[2] - min[2] < NEAR * 2;
   });
   const things = standing
-    .map(({ placed, body }): SeenThing => {
-      const parts = seenBy(view, body.parts);
+    .map((each): SeenThing => {
+      const parts = seenBy(view, each.body.parts);
       const boxes = parts.map(boxOf);
-      return { piece: placed.piece, parts, boxes, away: Math.min(...boxes.map(({ min }) => min[2])) };
+      return { piece: 'placed' in each ? each.placed.piece : each.piece, parts, boxes, away: Math.min(...boxes.map(({ min }) => min[2])) };
     })
     .sort((a, b) => a.away - b.away);
   return { wall, things };

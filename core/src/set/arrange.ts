@@ -1,5 +1,5 @@
 // µm, doll size. A room with what stands in it, and what a careful maker would notice about that.
-import { type Assembly, type Boxed, boxed, type Part } from '../assembly/index.ts';
+import { type Assembly, alike, type Boxed, boxed, type Part } from '../assembly/index.ts';
 import { bodyOf } from '../doll/index.ts';
 import { UM } from '../measure/index.ts';
 import { asRoom, belongs, type Room } from '../piece/index.ts';
@@ -19,9 +19,10 @@ import {
   type Way,
   wayThrough,
 } from '../room/index.ts';
+import type { Pose } from '../shape/index.ts';
 import type { DerivedSet } from './derive.ts';
 import { meansOf } from './derive.ts';
-import type { SetDocument } from './document.ts';
+import type { Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
 import { type PlaceAt, placeNamed, placesOf, putAt, spotOf } from './places.ts';
@@ -40,6 +41,8 @@ export type Arranged = {
   readonly seams: readonly Seam[];
   /** What fills the shelves of things that stand there, what lies and hangs on them and at the room's windows, where it is in the room. */
   readonly onThings: readonly { readonly piece: string; readonly body: Boxed }[];
+  /** Where what is sewn is: a point of one copy, as it was sewn, stands at its place in the frame and as far along its normal as it is deep. */
+  readonly sewn: readonly { readonly piece: string; readonly frame: Pose }[];
   readonly findings: readonly Finding[];
 };
 
@@ -54,6 +57,9 @@ const stand = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing =
   known.set(placed, { assembly, corner, standing });
   return standing;
 };
+
+/** Rugs, mats, towels on the floor. */
+const liesFlat = (piece: Piece): boolean => piece.family === 'cloth' && (piece.form === 'rug' || piece.form === 'towel');
 
 const spaces = new WeakMap<Assembly, RoomSpace>();
 
@@ -146,11 +152,30 @@ const shifted = (parts: readonly Part[], [dx, dy, dz]: readonly [number, number,
     return { ...part, pose: { ...part.pose, origin: [x + dx, y + dy, z + dz] as const } };
   });
 
-/** What belongs to a piece of the set, in that piece's own space: goods on its shelves, what lies and hangs on its places. */
+/** A part that is nowhere: moved with a thing it tells where that came to. */
+const PROBE: Part = alike({
+  id: 'probe',
+  role: 'found',
+  name: '',
+  stuff: 'found',
+  stock: '',
+  thickness: 1,
+  region: { outline: [[0, 0]], holes: [] },
+  pose: { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0] },
+  grain: 'any',
+  held: 'slides',
+  length: null,
+  centres: [],
+});
+
+const frameOf = (parts: readonly Part[]): Pose => (parts[0] ?? PROBE).pose;
+
+/** What belongs to a piece of the set, in that piece's own space: goods on its shelves, what lies and hangs on its places. Probed, only where what is sewn comes to. */
 export const belongingTo = (
   document: SetDocument,
   derived: DerivedSet,
   id: string,
+  probed = false,
 ): readonly { readonly piece: string; readonly parts: readonly Part[] }[] => {
   const made = derived.pieces.find((piece) => piece.id === id)?.made;
   const host = document.pieces.find((piece) => piece.id === id);
@@ -159,6 +184,7 @@ export const belongingTo = (
   return document.pieces.flatMap((thing): readonly { readonly piece: string; readonly parts: readonly Part[] }[] => {
     const own = derived.pieces.find((piece) => piece.id === thing.id)?.made;
     if (!own) return [];
+    if (probed && thing.family !== 'cloth') return [];
     if (thing.family === 'paper' && thing.fills?.piece === id) {
       const shelf = shelfAt(made, thing.fills);
       return shelf ? [{ piece: thing.id, parts: shifted(own.assembly.parts, placeOnShelf(shelf, own.assembly)) }] : [];
@@ -166,7 +192,9 @@ export const belongingTo = (
     if (!belongs(thing) || thing.on?.piece !== id || !own.anchor) return [];
     places ??= placesOf(host, made.assembly, meansOf(document));
     const place = placeNamed(places, thing.on);
-    return place ? [{ piece: thing.id, parts: putAt(own.assembly.parts, own.anchor, spotOf(place, thing), place.turn) }] : [];
+    return place
+      ? [{ piece: thing.id, parts: putAt(probed ? [PROBE] : own.assembly.parts, own.anchor, spotOf(place, thing), place.turn) }]
+      : [];
   });
 };
 
@@ -186,9 +214,13 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
     return made && piece ? [{ piece, assembly: made.assembly, standing: stand(made.assembly, placed, space) }] : [];
   });
   const standing = residents.map((each) => each.standing);
-  const judged = judgeLayout(space, standing);
+  // One walks on what lies flat on the floor, and things stand on it.
+  const firm = residents.filter(({ piece }) => !liesFlat(piece)).map((each) => each.standing);
+  const flat = standing.filter((each) => !firm.includes(each));
+  const stood = judgeLayout(space, firm);
+  const judged = flat.length === 0 ? stood : { ...stood, outside: [...stood.outside, ...judgeLayout(space, flat).outside] };
   const [body, means] = [bodyOf(document.doll), meansOf(document)];
-  const way = wayThrough(space, standing, body);
+  const way = wayThrough(space, firm, body);
   const seams = seamsOf(space, standing);
   const findings = [
     ...findingsOf(document, judged, way, outOfReach(room, space, standing)),
@@ -203,5 +235,15 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
     ),
     ...belongingTo(document, derived, room.id).map((each) => ({ piece: each.piece, body: boxed(each.parts) })),
   ];
-  return { room, layout, space, standing, judged, way, seams, onThings, findings };
+  const sewn = [
+    ...residents.flatMap(({ piece, assembly, standing: { placed } }) => [
+      ...(piece.family === 'cloth' ? [{ piece: piece.id, frame: frameOf(besideIt(assembly, placed, space, [PROBE]).parts) }] : []),
+      ...belongingTo(document, derived, piece.id, true).map((each) => ({
+        piece: each.piece,
+        frame: frameOf(besideIt(assembly, placed, space, each.parts).parts),
+      })),
+    ]),
+    ...belongingTo(document, derived, room.id, true).map((each) => ({ piece: each.piece, frame: frameOf(each.parts) })),
+  ];
+  return { room, layout, space, standing, judged, way, seams, onThings, sewn, findings };
 };

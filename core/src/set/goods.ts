@@ -49,11 +49,15 @@ const panelLook = ({ document, derived, looks }: Setting, art: Art, panel: strin
   };
 };
 
+/** Leaves of a plant are green, or of the second of its colours. */
+const LEAF = 'leaf';
+const GREEN = '#6b8a4a';
+
 const sheetOf = (setting: Setting, piece: Printed, net: StandingNet, index: number, copy: number): NetSheet => {
   const number = net.copies[copy]?.number ?? 0;
   const seed = piece.seed * 1_009 + number;
-  const ground = chosen(piece.grounds, seed);
-  const over = ground === undefined ? null : inkColour(setting.document.palette, ground);
+  const ground = net.name === LEAF ? piece.grounds[1] : net.name === 'pot' ? piece.grounds[0] : chosen(piece.grounds, seed);
+  const over = ground === undefined ? (net.name === LEAF ? GREEN : null) : inkColour(setting.document.palette, ground);
   const own = panelNames(net).flatMap((panel, at): readonly PanelLook[] => {
     const art = artFor(piece.art, panel);
     // Backs of books in one strip are books of their own: each has its title and its colour.

@@ -146,9 +146,12 @@ export const placesOf = (piece: Piece, assembly: Assembly, means: Means): readon
   }
 };
 
-/** Where the middle of a place is for a thing: what is itself the mattress lies where the mattress would. */
-export const spotOf = (place: PlaceAt, thing: Piece): Vec3 =>
-  thing.family === 'cloth' && (thing.form === 'mattress cover' || thing.form === 'upholstery') ? place.base : place.middle;
+/** What goes round a block: it stands where the block does, and not on it. */
+const GOES_ROUND: ReadonlySet<string> = new Set(['mattress cover', 'upholstery', 'fitted sheet']);
+
+/** Where the middle of a place is for a thing: what is itself the mattress, or goes round it, begins where the mattress does; a seat's cover where its padding does. */
+export const spotOf = ({ middle, base, space }: PlaceAt, thing: Piece): Vec3 =>
+  thing.family === 'cloth' && (GOES_ROUND.has(thing.form) || (thing.form === 'seat cover' && space.kind === 'pad')) ? base : middle;
 
 /** Parts of a thing moved to its place, in the space of the piece that has the place: its anchor comes to the middle, and it faces outwards. */
 export const putAt = (parts: readonly Part[], anchor: Vec3, spot: Vec3, [cos, sin]: PlaceAt['turn']): readonly Part[] => {

@@ -7,8 +7,10 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { Cloth } from './clothes.ts';
 import { cx } from './cx.ts';
 import {
+  addDrapes,
   buildModel,
   type Colours,
+  type Drape,
   dispose,
   dressModel,
   type Foretaste,
@@ -35,6 +37,8 @@ type Props = {
   readonly steps?: readonly OrderStep[];
   /** How far the piece has been put together; null shows it whole. */
   readonly step?: number | null;
+  /** Cloth that hangs and lies there. */
+  readonly drapes?: readonly Drape[] | undefined;
   /** What it wears; without it parts are coloured by what they are. */
   readonly clothes?: readonly Cloth[] | undefined;
   /** Hears where a part was touched: its index, and the point in µm. */
@@ -159,6 +163,7 @@ export const Model3D = ({
   xray = false,
   steps = NO_STEPS,
   step = null,
+  drapes,
   clothes,
   onTouch,
   foretaste,
@@ -213,6 +218,7 @@ export const Model3D = ({
       plain,
       dollAt ?? null,
     );
+    if (drapes) addDrapes(current.model, drapes);
     const host = canvas.current?.parentElement;
     if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
     if (lastShape.current !== shape) {
@@ -220,7 +226,7 @@ export const Model3D = ({
       frame(current);
     }
     lastShape.current = shape;
-  }, [made, dollHeightUm, dollAt, shape, size, plain]);
+  }, [made, dollHeightUm, dollAt, shape, size, plain, drapes]);
   useEffect(() => {
     const current = stage.current;
     if (!current?.model || !clothes || made.assembly.parts.length !== current.model.bodies.length) return;

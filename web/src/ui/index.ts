@@ -16,7 +16,7 @@ export { Marks } from './Marks.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { paintedMarks } from './markCanvas.ts';
 export { mm } from './mm.ts';
-export type { Foretaste } from './modelScene.ts';
+export type { Drape, Foretaste } from './modelScene.ts';
 export { NoModel } from './NoModel.tsx';
 export { NumberField } from './NumberField.tsx';
 export { Patience, useLong } from './Patience.tsx';

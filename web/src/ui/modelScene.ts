@@ -165,6 +165,20 @@ export const buildModel = (
   return { scene, bodies, size: whole, middle: whole.clone().multiplyScalar(0.5) };
 };
 
+/** Cloth that hangs and lies in a scene: corners in mm, three to a triangle by their numbers, its colour. */
+export type Drape = { readonly corners: Float32Array; readonly triangles: readonly number[]; readonly colour: string };
+
+/** Puts cloth into a scene. */
+export const addDrapes = ({ scene }: Model, drapes: readonly Drape[]): void => {
+  for (const { corners, triangles, colour } of drapes) {
+    const shape = new BufferGeometry();
+    shape.setAttribute('position', new BufferAttribute(corners, 3));
+    shape.setIndex([...triangles]);
+    shape.computeVertexNormals();
+    scene.add(new Mesh(shape, new MeshLambertMaterial({ color: colour, side: DoubleSide })));
+  }
+};
+
 /** Pulls the parts apart: 0 stands assembled, 1 lies well clear of one another. */
 export const pullApart = (model: Model, amount: number): void => {
   for (const { group, away } of model.bodies) group.position.copy(away).multiplyScalar(amount * 0.75);

@@ -10,7 +10,7 @@ import { type Means, type PlaceSpace, sheetsFor } from '../kit/means.ts';
 import { movedParts } from '../kit/parts.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { putFor } from '../kit/put.ts';
-import { CLOTH_ROLES, type ClothForm, type ClothThing } from './cloth.ts';
+import { CLOTH_ROLES, type ClothForm, type ClothThing, SIZED } from './cloth.ts';
 import { bolster, boxCushion, cushion, fittedSheet, mattressCover, petBed, seatCover, upholstery } from './cushions.ts';
 import { apron, bag, blind, curtain, pockets } from './hangings.ts';
 import { extra, type Made, type Sewn, type Sizes } from './sewn.ts';
@@ -38,26 +38,6 @@ const MAKE: Readonly<Record<ClothForm, (sizes: Sizes) => Made>> = {
   'pet bed': petBed,
   pockets,
 };
-
-/** Which of a thing's sizes its place gives: across, and front to back or upright; how thick what lies there is. */
-const SIZED: Readonly<Partial<Record<ClothForm, readonly ('width' | 'depth' | 'height' | 'thick')[]>>> = {
-  'box cushion': ['width', 'depth'],
-  cushion: ['width', 'depth'],
-  'seat cover': ['width', 'depth'],
-  'mattress cover': ['width', 'depth'],
-  'fitted sheet': ['width', 'depth', 'thick'],
-  'flat sheet': ['width', 'depth'],
-  comforter: ['width', 'depth'],
-  quilt: ['width', 'depth'],
-  'table cloth': ['width', 'depth'],
-  runner: ['width'],
-  upholstery: ['width', 'depth', 'thick'],
-  curtain: ['width'],
-  blind: ['width', 'height'],
-};
-
-/** Whether a form takes its size from a place at all. */
-export const takesSize = (form: ClothForm): boolean => SIZED[form] !== undefined;
 
 /** The cloth that a thing is made of. */
 export const clothFor = (cloths: readonly Cloth[] | undefined, id: string | null): Cloth =>

@@ -142,3 +142,23 @@ export const clothThingSchema = z.strictObject({
   fits: z.boolean().default(true),
   count: count(1, MOST_CLOTH_COPIES, 1),
 });
+
+/** Which of a thing's sizes its place gives: across, and front to back or upright; how thick what lies there is. */
+export const SIZED: Readonly<Partial<Record<ClothForm, readonly ('width' | 'depth' | 'height' | 'thick')[]>>> = {
+  'box cushion': ['width', 'depth'],
+  cushion: ['width', 'depth'],
+  'seat cover': ['width', 'depth'],
+  'mattress cover': ['width', 'depth'],
+  'fitted sheet': ['width', 'depth', 'thick'],
+  'flat sheet': ['width', 'depth'],
+  comforter: ['width', 'depth'],
+  quilt: ['width', 'depth'],
+  'table cloth': ['width', 'depth'],
+  runner: ['width'],
+  upholstery: ['width', 'depth', 'thick'],
+  curtain: ['width'],
+  blind: ['width', 'height'],
+};
+
+/** Whether a form takes its size from a place at all. */
+export const takesSize = (form: ClothForm): boolean => SIZED[form] !== undefined;

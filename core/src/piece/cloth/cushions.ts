@@ -248,6 +248,7 @@ const roundSeatCover = (sizes: Sizes): Made => {
           ring: discRing(radius + height, [whole, whole]),
           bend: { kind: 'flute', centre: [whole, whole], at: [radius, height, radius], radius, folds: gathered ? 32 : tucks },
           fine: [1, 14],
+          rings: [radius / (radius + height)],
         },
       ],
     },

@@ -1,6 +1,6 @@
 import { choice, type Field } from '../kit/field.ts';
 import { boardFields, count, dollSize, size } from '../kit/fields.ts';
-import { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES } from './cloth.ts';
+import { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, SIZED } from './cloth.ts';
 
 /** What each form is called. */
 export const CLOTH_WORDS: Readonly<Record<ClothForm, string>> = {
@@ -52,8 +52,7 @@ const ROUNDABLE = ['box cushion', 'seat cover', 'table cloth', 'rug'] as const;
 const DROPPED = ['flat sheet', 'comforter', 'table cloth', 'runner'] as const;
 const squareOnly = (piece: ClothThing): boolean => !piece.round;
 
-/** What is decided about a thing of cloth. */
-export const CLOTH_FIELDS: readonly Field[] = [
+const FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(2, 6_000, 'width'), when: off('bolster', 'pet bed', 'curtain', 'runner') },
   { path: ['width'], label: 'Length', group: 'size', kind: size(2, 6_000, 'width'), when: on('bolster', 'runner') },
   { path: ['width'], label: 'Across', group: 'size', kind: size(2, 6_000, 'width'), when: on('pet bed') },
@@ -157,3 +156,14 @@ export const CLOTH_FIELDS: readonly Field[] = [
     when: field.path[1] === 'bracket' ? on('curtain') : on('quilt', 'mattress cover'),
   })),
 ];
+
+/** Whether a thing takes that size from the place where it lies or hangs. */
+const isTaken = (piece: ClothThing, key: string | undefined): boolean =>
+  piece.on !== null && piece.fits && (SIZED[piece.form] ?? []).some((taken) => (taken === 'thick' ? 'height' : taken) === key);
+
+/** What is decided about a thing of cloth; sizes that it takes from its place are not. */
+export const CLOTH_FIELDS: readonly Field[] = FIELDS.map((field) =>
+  field.group === 'size'
+    ? { ...field, when: (piece: never): boolean => !isTaken(of(piece), field.path[0]) && (field.when === undefined || field.when(piece)) }
+    : field,
+);

@@ -158,6 +158,7 @@ const roundCloth = (sizes: Sizes): Made => {
           ring: discRing(whole),
           bend: { kind: 'flute', centre: [whole, whole], at: [radius + out, drop, radius + out], radius, folds: 12 },
           fine: [1, 18],
+          rings: [radius / whole],
         },
       ],
     },

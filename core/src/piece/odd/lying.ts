@@ -87,7 +87,7 @@ export const cake = (doing: Doing): Made => {
       ...(beads > 0 ? [extra(`beads or berries of ${(piece.bead / 1000).toFixed(1)} mm on its rim`, 0, { count: beads })] : []),
     ],
     size: piece.found ? [2 * radius, layers * one, 2 * radius] : [reach.x1 - reach.x0, layers * one, reach.y1 - reach.y0],
-    wanted: [{ as: 'it', shapes: ['disc', 'cup'], across: width, high: height }],
+    wanted: [{ as: 'the whole', shapes: ['disc', 'cup'], across: width, high: height }],
   });
 };
 

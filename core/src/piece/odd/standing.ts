@@ -58,7 +58,7 @@ export const lamp = (doing: Doing): Made => {
           bodyPart(doing, axis, [height - part, height], width / 2, above / 2, 'shade', WALL),
         ],
     nets: piece.found ? [] : [mantle(doing, 'shade', width, above, part, middle)],
-    extras: piece.found ? [] : [extra('small battery light, at most so wide', CELL_LIGHT)],
+    extras: piece.found ? [] : [extra(`small battery light, at most ${CELL_LIGHT / UM.mm} mm across`, 0)],
     size: [2 * axis.x, height, 2 * axis.z],
     wanted: [
       { as: 'its shade', shapes: ['cup', 'tube'], across: (width + above) / 2, high: part },

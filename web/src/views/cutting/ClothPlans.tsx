@@ -1,4 +1,5 @@
-import { inkColour } from '@parlor/core/cover';
+import { inkColour, lookOf, mainColour } from '@parlor/core/cover';
+import { scaleOf } from '@parlor/core/doll';
 import { showLength } from '@parlor/core/measure';
 import { type ClothPlan, clothPlans, lyingLine } from '@parlor/core/set';
 import { type ReactNode, useMemo } from 'react';
@@ -24,8 +25,10 @@ const Lying = ({
   readonly height: number;
   readonly label: string;
 }) => {
-  const { palette } = useSet();
-  const colour = plan.cloth.colour === null ? 'var(--leaf)' : inkColour(palette, plan.cloth.colour);
+  const { palette, finishes, doll } = useSet();
+  const { colour: own, print } = plan.cloth;
+  const finish = finishes.find(({ id }) => id === print);
+  const colour = finish ? mainColour(lookOf(finish.art, palette, scaleOf(doll))) : own === null ? 'var(--leaf)' : inkColour(palette, own);
   const room = Math.max(width, height) * 0.012;
   const drawn: ReactNode[] = places.map(({ id, x, y, width: w, height: h, turned }) => {
     const tag = id.split(' ')[0] ?? '';

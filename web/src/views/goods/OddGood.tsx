@@ -22,7 +22,7 @@ type Change = (words: string, change: PieceChange) => void;
 const sizesOf = ({ assembly, groups }: MadePiece, units: Units): readonly { readonly tag: string; readonly words: string }[] =>
   groups.flatMap(({ tag, parts }) => {
     const part = assembly.parts[parts[0] ?? 0];
-    if (!part) return [];
+    if (!part || part.stuff === 'found') return [];
     const count = parts.length > 1 ? `${parts.length} × ` : '';
     const xs = part.region.outline.map(([x]) => x);
     const ys = part.region.outline.map(([, y]) => y);

@@ -23,28 +23,16 @@ const Column = ({ made, way, mine }: { readonly made: MadeInWay | undefined; rea
       </h4>
       {made ? (
         <>
-          <table className="text-note w-full my-1">
-            <thead className="sr-only">
-              <tr>
-                <th>Piece</th>
-                <th>How many</th>
-                <th>Cut</th>
-              </tr>
-            </thead>
-            <tbody>
-              {made.cuts.map(({ tag, name, count, size: [w, h] }) => (
-                <tr key={tag} className="border-b border-dotted border-tab align-top">
-                  <td className="py-0.5 pr-2">
-                    <span className="font-hand">{tag}</span> {name}
-                  </td>
-                  <td className="pr-2 tabular-nums text-right whitespace-nowrap">{count} ×</td>
-                  <td className="tabular-nums text-right whitespace-nowrap">
-                    {showLength(w, units)} × {showLength(h, units)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <ul className="text-note my-1" aria-label="What is cut">
+            {made.cuts.map(({ tag, name, count, size: [w, h] }) => (
+              <li key={tag} className="border-b border-dotted border-tab py-0.5">
+                <span className="font-hand">{tag}</span> {count} × {name}
+                <span className="block text-right tabular-nums">
+                  {showLength(w, units)} × {showLength(h, units)}
+                </span>
+              </li>
+            ))}
+          </ul>
           <ul className="text-note text-graphite">
             {made.extras.map((extra) => (
               <li key={extra.what}>{takenWords(extra, units)}</li>

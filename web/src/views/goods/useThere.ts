@@ -1,6 +1,6 @@
 import type { Part } from '@parlor/core/assembly';
 import type { ClothThing, OddThing } from '@parlor/core/piece';
-import { meansOf, type PlaceAt, placeNamed, placesOf, spotOf } from '@parlor/core/set';
+import { belongingTo, meansOf, type PlaceAt, placeNamed, placesOf, spotOf } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 
@@ -10,13 +10,15 @@ export const useThere = (
 ): { readonly host: readonly Part[]; readonly place: PlaceAt; readonly at: readonly [number, number, number] } | null => {
   const set = useSet();
   const made = useAppSelector((state) => (thing.on ? state.derived.set?.pieces.find(({ id }) => id === thing.on?.piece)?.made : null));
+  const derived = useAppSelector((state) => state.derived.set);
   return useMemo(() => {
     const host = set.pieces.find(({ id }) => id === thing.on?.piece);
     if (!made || !host || !thing.on) return null;
     const place = placeNamed(placesOf(host, made.assembly, meansOf(set)), thing.on);
     if (!place) return null;
-    // Of a room only what is near the window is seen: its walls.
-    const parts = made.assembly.parts.filter(({ stuff, role }) => stuff !== 'found' && role !== 'top');
-    return { host: parts, place, at: spotOf(place, thing) };
-  }, [set, made, thing]);
+    // Into a room one looks from above.
+    const parts = made.assembly.parts.filter(({ stuff, role }) => stuff !== 'found' && (host.family !== 'room' || role !== 'top'));
+    const others = derived ? belongingTo(set, derived, host.id).filter(({ piece }) => piece !== thing.id) : [];
+    return { host: [...parts, ...others.flatMap((each) => each.parts)], place, at: spotOf(place, thing) };
+  }, [set, derived, made, thing]);
 };

@@ -1,4 +1,4 @@
-import type { Inspection } from '@parlor/core/assembly';
+import type { Box, Inspection } from '@parlor/core/assembly';
 import { UM } from '@parlor/core/measure';
 import { goesInto, type Placed, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNote, PieceModel, Size, SizeField } from '../../ui/index.ts';
 import { Differences } from './Differences.tsx';
+import { drapesOf } from './drapes.ts';
 import { OnTheWall } from './OnTheWall.tsx';
 import { WallDress } from './WallDress.tsx';
 import { WallElevation } from './WallElevation.tsx';
@@ -14,9 +15,11 @@ const NOTHING: Inspection = { boxes: [], interference: [], contacts: [], closes:
 
 /** The room and all that stands in it as one thing to look at. */
 const togetherOf = ({ space, standing, onThings }: Arranged, shell: MadePiece): MadePiece => {
-  const things = [...standing, ...onThings];
-  const parts = [...space.shell.parts, ...things.flatMap(({ body }) => body.parts)];
-  const boxes = [...space.shell.boxes, ...things.flatMap(({ body }) => body.boxes)];
+  const things = [space.shell, ...standing.map(({ body }) => body), ...onThings.map(({ body }) => body)];
+  // What is sewn is seen as cloth, and not as the space that it takes.
+  const seen = things.flatMap((body) => body.parts.map((part, index) => ({ part, box: body.boxes[index] as Box })));
+  const solid = seen.filter(({ part }) => part.stuff !== 'found' || part.stock !== 'cloth');
+  const [parts, boxes] = [solid.map(({ part }) => part), solid.map(({ box }) => box)];
   const most = ([0, 1, 2] as const).map((axis) => Math.max(...boxes.map(({ max }) => max[axis]))) as unknown as readonly [
     number,
     number,
@@ -89,10 +92,13 @@ type Props = {
 
 /** What follows from a room: the room to walk round, its walls one by one, what is to be minded. */
 export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onChoose, onHold, onPlace }: Props) => {
-  const { doll, pieces } = useSet();
   const night = useAppSelector((state) => state.desk.night);
   const { made } = piece;
+  const set = useSet();
+  const { doll, pieces } = set;
+  const derived = useAppSelector((state) => state.derived.set);
   const whole = useMemo(() => made && togetherOf(arranged, made), [arranged, made]);
+  const drapes = useMemo(() => (derived ? drapesOf(set, derived, arranged) : undefined), [set, derived, arranged]);
   const dollAt = useMemo((): readonly [number, number, number] => {
     const [cx, cy, cz] = arranged.space.corner;
     return [(cx + at[0]) / 1000, cy / 1000, (cz + at[1]) / 1000];
@@ -119,7 +125,7 @@ export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onC
       {whole && (
         <div className={canDrawModel() ? 'relative h-72 shrink-0' : 'relative'}>
           <div className={canDrawModel() ? 'absolute inset-0' : ''}>
-            <PieceModel made={whole} name={piece.name} dollHeightUm={doll.height} dollAt={dollAt} key={String(night)} />
+            <PieceModel made={whole} name={piece.name} dollHeightUm={doll.height} dollAt={dollAt} drapes={drapes} key={String(night)} />
           </div>
         </div>
       )}

@@ -1,4 +1,4 @@
-import { showLength } from '@parlor/core/measure';
+import { showLength, UM } from '@parlor/core/measure';
 import { elevationOf, lengthOf, type Placed, placeAt, type RoomSide, type SeenThing, seenAt, snappedTo } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
@@ -10,6 +10,9 @@ import { gridOf, UP_THE_WALL } from './where.ts';
 
 /** Things further from the wall than this share of the room are only hinted at, and not moved here. */
 const FAR = 0.45;
+
+/** What hangs at a wall's windows begins no further from it than this. */
+const AT_WALL = 12 * UM.mm;
 
 type Props = {
   readonly arranged: Arranged;
@@ -41,6 +44,14 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
   const { name } = side;
   const length = lengthOf(side);
   const seen = useMemo(() => elevationOf(space, standing, side), [space, standing, side]);
+  // What hangs at the wall's windows is not moved by itself.
+  const hung = useMemo(
+    () =>
+      elevationOf(space, arranged.onThings, side)
+        .things.filter(({ away }) => away < AT_WALL)
+        .map((thing) => ({ piece: thing.piece, drawings: drawnFrom(thing.parts, 'front') })),
+    [space, arranged.onThings, side],
+  );
   const drawn = useMemo(
     () => ({
       // Drawings begin at their own left edge from the side only; from the front they stand where they stand.
@@ -115,6 +126,12 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
       onPointerCancel={letGo}
     >
       <Drawn drawings={drawn.wall} line="var(--line)" opacityOf={opacityOf} />
+      {hung.map(({ piece, drawings }) => (
+        <g key={piece} pointerEvents="none" opacity="0.75">
+          <title>{nameOf(piece)}</title>
+          <Drawn drawings={drawings} />
+        </g>
+      ))}
       {seams.map((seam) => {
         const place = ([from, to]: readonly [number, number]) =>
           seam.stands

@@ -1,0 +1,50 @@
+// What is sewn, as it hangs and lies in a room.
+import { type Mesh, meshOf, type Pattern } from '@parlor/core/cloth';
+import { inkColour, lookOf, mainColour } from '@parlor/core/cover';
+import { scaleOf } from '@parlor/core/doll';
+import { clothFor } from '@parlor/core/piece';
+import type { Arranged, DerivedSet, SetDocument } from '@parlor/core/set';
+import { toSpace } from '@parlor/core/shape';
+import type { Drape } from '../../ui/index.ts';
+
+/** The meshes of a pattern: they are the same wherever it hangs. */
+const known = new WeakMap<Pattern, readonly (Mesh & { readonly role: 'main' | 'second' })[]>();
+
+const meshesOf = (pattern: Pattern) => {
+  const found =
+    known.get(pattern) ??
+    pattern.patches.flatMap((patch) => {
+      const role = pattern.pieces[patch.piece]?.role;
+      return role === 'main' || role === 'second' ? [{ ...meshOf(patch), role }] : [];
+    });
+  known.set(pattern, found);
+  return found;
+};
+
+const PLAIN = '#f4efe4';
+
+const colourOf = ({ cloths, palette, finishes, doll }: SetDocument, id: string | null): string => {
+  const { print, colour } = clothFor(cloths, id);
+  const finish = finishes.find((each) => each.id === print);
+  if (finish) return mainColour(lookOf(finish.art, palette, scaleOf(doll)));
+  return colour === null ? PLAIN : inkColour(palette, colour);
+};
+
+/** All cloth of an arranged room, patch by patch, in mm. */
+export const drapesOf = (document: SetDocument, derived: DerivedSet, { sewn }: Arranged): readonly Drape[] =>
+  sewn.flatMap(({ piece, frame }): readonly Drape[] => {
+    const thing = document.pieces.find(({ id }) => id === piece);
+    const sewing = derived.pieces.find(({ id }) => id === piece)?.made?.sewing;
+    if (thing?.family !== 'cloth' || !sewing) return [];
+    const colours = { main: colourOf(document, thing.cloths.main), second: colourOf(document, thing.cloths.second ?? thing.cloths.main) };
+    return sewing.copies.flatMap(([dx, dy, dz]) =>
+      meshesOf(sewing.pattern).map(({ space, triangles, role }): Drape => {
+        const corners = new Float32Array(space.length * 3);
+        space.forEach(([x, y, z], index) => {
+          const [a, b, c] = toSpace(frame, [x + dx, y + dy], z + dz);
+          corners.set([a / 1000, b / 1000, c / 1000], index * 3);
+        });
+        return { corners, triangles: triangles.flat(), colour: colours[role] };
+      }),
+    );
+  });
