@@ -142,25 +142,72 @@ const leastOf = (items: readonly StripItem[], width: number): number => {
   return Math.max(Math.ceil(area / width), longest, alone);
 };
 
-/** Tries of the search for each piece; no clock is looked at, so equal pieces come out equal. */
-const TRIES = 14;
+/** Lays pieces where the strip is lowest: of those that go in there the one that fills the width best, the earliest in the order where several fill it alike; what is too
+ *  narrow for any is filled up to its neighbour. Source: the best-fit rule of Burke, Kendall & Whitwell, A new placement heuristic for the orthogonal stock-cutting problem,
+ *  Operations Research 52 (2004), recalled. */
+const bestFit = (items: readonly StripItem[], width: number, gap: number): Filled => {
+  let steps: readonly Step[] = [{ x: 0, width: width + gap, y: 0 }];
+  const left = [...items];
+  const places: StripPlace[] = [];
+  let length = 0;
+  while (left.length > 0) {
+    let at = 0;
+    for (let index = 1; index < steps.length; index += 1) if ((steps[index] as Step).y < (steps[at] as Step).y) at = index;
+    const step = steps[at] as Step;
+    let best: { readonly index: number; readonly way: Way; readonly over: number } | undefined;
+    for (const [index, item] of left.entries())
+      for (const way of waysOf(item)) {
+        const over = step.width - way.width - gap;
+        if (over >= 0 && (!best || over < best.over - 1)) best = { index, way, over };
+      }
+    const [before, after] = [steps[at - 1], steps[at + 1]];
+    if (!best) {
+      // Nothing goes in: it is filled up to the lower of its neighbours.
+      const up = Math.min(before?.y ?? Infinity, after?.y ?? Infinity);
+      if (up === Infinity) return { places, left, length };
+      steps = raised(steps, step.x, step.width, up);
+      continue;
+    }
+    const item = left.splice(best.index, 1)[0] as StripItem;
+    // It lies against the higher neighbour.
+    const x = (before?.y ?? Infinity) >= (after?.y ?? Infinity) ? step.x : step.x + step.width - best.way.width - gap;
+    places.push({ id: item.id, x, y: step.y, ...best.way });
+    steps = raised(steps, x, best.way.width + gap, step.y + best.way.height + gap);
+    length = Math.max(length, step.y + best.way.height);
+  }
+  return { places, left, length };
+};
 
+/** Tries of the search altogether, fewer for many pieces; no clock is looked at, so equal pieces come out equal. */
+const TRIES = 24_000;
+
+/** Orders are changed by little, and kept as long as they become no longer; every other one is laid by the other rule. */
 const search = (items: readonly StripItem[], width: number, gap: number, least: number): Filled => {
-  const orders = ORDERS.map((order) => [...items].sort(order));
-  let [best, order] = orders
-    .map((each) => [fill(each, width, Infinity, gap), each] as const)
-    .reduce((a, b) => (b[0].length < a[0].length ? b : a));
+  const rules = [
+    (order: readonly StripItem[]) => fill(order, width, Infinity, gap),
+    (order: readonly StripItem[]) => bestFit(order, width, gap),
+  ];
   const random = seededRandom(items.length * 977 + 5);
-  for (let tries = 0; tries < TRIES * items.length && best.length > least; tries += 1) {
+  const begun = rules.map((rule) =>
+    ORDERS.map((order) => {
+      const sorted = [...items].sort(order);
+      return { order: sorted, laid: rule(sorted) };
+    }).reduce((a, b) => (b.laid.length < a.laid.length ? b : a)),
+  );
+  const shortest = (): number => Math.min(...begun.map(({ laid }) => laid.length));
+  const most = Math.round(TRIES / Math.max(4, items.length));
+  for (let tries = 0; tries < most && shortest() > least; tries += 1) {
+    const which = tries % 2;
+    const { order, laid } = begun[which] as (typeof begun)[number];
     const next = [...order];
     const from = Math.floor(random() * next.length);
     const [taken] = next.splice(from, 1);
     if (!taken) continue;
     next.splice(Math.floor(random() * (next.length + 1)), 0, taken);
-    const found = fill(next, width, Infinity, gap);
-    if (found.length <= best.length) [best, order] = [found, next];
+    const found = (rules[which] as (typeof rules)[number])(next);
+    if (found.length <= laid.length) begun[which] = { order: next, laid: found };
   }
-  return best;
+  return begun.reduce((a, b) => (b.laid.length < a.laid.length ? b : a)).laid;
 };
 
 /** Lays pieces on rests and on a strip.

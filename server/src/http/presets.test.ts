@@ -39,7 +39,7 @@ describe('a maker’s own presets', () => {
     const boat = await ask('POST', '/api/presets', { piece: { family: 'boat' } });
     expect([boat.status, boat.body.error.issues[0]?.message]).toEqual([
       422,
-      '“family” must be one of casework, table, bed, seat, stickwork, round, stack, wall, opening, shop, room, paper, panels.',
+      '“family” must be one of casework, table, bed, seat, stickwork, round, stack, wall, opening, shop, room, paper, cloth, odd, panels.',
     ]);
     for (const piece of [null, 7, 'x', []]) expect((await ask('POST', '/api/presets', { piece })).status).toBe(422);
     expect(await keys()).toEqual([]);
