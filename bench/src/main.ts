@@ -12,6 +12,7 @@ import { imposed } from '@parlor/core/print';
 import {
   applyEdit,
   arrangedIn,
+  clothPlans,
   derive,
   deriveCoverings,
   layOutSet,
@@ -108,6 +109,24 @@ const [middleNet, slowestNet] = [netsByTime[Math.floor(nets.length / 2)], netsBy
   (typeof nets)[number],
   (typeof nets)[number],
 ];
+/** Every thing of cloth by itself, its pattern and what is noticed about it; and as many as make forty pieces and more, laid on their cloths. */
+const cloths = PRESETS.filter(({ kind }) => kind === 'cloth').map(({ name, piece }) => setWith(name, [piece]));
+for (let round = 0; round < 10; round += 1) for (const one of cloths) derive(one);
+const sewn: { readonly name: string; readonly time: Awaited<ReturnType<typeof timed>> }[] = [];
+for (const one of cloths) sewn.push({ name: one.name, time: await timed(41, () => derive(one)) });
+const sewnByTime = [...sewn].sort((a, b) => a.time.median - b.time.median);
+const [middleSewn, slowestSewn] = [sewnByTime[Math.floor(sewn.length / 2)], sewnByTime.at(-1)] as [
+  (typeof sewn)[number],
+  (typeof sewn)[number],
+];
+const linen = setWith(
+  'linen',
+  PRESETS.filter(({ kind }) => kind === 'cloth').map(({ piece }) => piece),
+);
+const linenDerived = derive(linen);
+const clothPieces = clothPlans(linen, linenDerived).reduce((sum, { laid }) => sum + laid.places.length, 0);
+const laidOnCloth = await timed(9, () => clothPlans(linen, linenDerived));
+
 const library = setWith('books', [
   {
     family: 'paper',
@@ -283,6 +302,9 @@ const rows = [
   [`the slowest preset by itself (${slowestPreset.name})`, slowestPreset.time, '4'],
   [`the middle one of ${nets.length} small goods, its nets and findings (${middleNet.name})`, middleNet.time, '2'],
   [`the slowest small good (${slowestNet.name})`, slowestNet.time, '2'],
+  [`the middle one of ${sewn.length} things of cloth, its pattern and findings (${middleSewn.name})`, middleSewn.time, '2'],
+  [`the slowest thing of cloth (${slowestSewn.name})`, slowestSewn.time, '2'],
+  [`${clothPieces} pieces of cloth laid on their cloths`, laidOnCloth, '300'],
   ['200 books, no two alike: derived, drawn with titles, imposed', shelved, '500'],
   ['an outline of 2,000 points in three boards, one point moved, derived again', pointMoved, '16'],
   [`one thing dragged in a room of ${SIXTY}, the whole room judged again`, dragged, '16'],

@@ -34,7 +34,9 @@ const VIEWS = [
   ['/sets/harbour-post-office/room', '[data-testid="plan"] [data-placed]'],
   ['/sets/harbour-post-office/coverings/piece-2', '[data-paper]'],
   ['/sets/harbour-post-office/goods/piece-20', '[data-testid="panel-art"]'],
-  ['/sets/harbour-post-office/cutting', '[data-testid="bound"]'],
+  ['/sets/harbour-post-office/goods/piece-28', '[data-testid="ways"]'],
+  ['/sets/harbour-post-office/goods/piece-32', '[data-testid="stand-ins"]'],
+  ['/sets/harbour-post-office/cutting', '[data-testid="cloth-plans"]'],
   ['/sets/potting-shed/printing', '[data-page="2"][data-shown="there"]'],
   ['/sets/harbour-post-office/history', '[data-revision="1"]'],
 ] as const;

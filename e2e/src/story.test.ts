@@ -125,7 +125,7 @@ describe('a maker’s way through', () => {
     await h.see('input[data-size="fixed clear width of bay 1"]');
     await h.saved();
     await h.choose('a[href$="/cutting"]');
-    await h.reads('[data-board="white"] svg title', /27A left side/);
+    await h.reads('[data-board="white"] svg title', /34A left side/);
   });
 
   it('downloads one PDF of templates, whose pages say what the screen shows', async () => {

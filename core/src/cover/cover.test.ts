@@ -121,16 +121,20 @@ const faultsOf = (covering: Covering, { parts }: Assembly, seed: number): readon
 };
 
 describe('papers of flat parts', () => {
-  it.each(PRESETS.map(({ key }) => key))('fold round every part of a %s: each face covered once, nothing where glue must hold', (key) => {
-    // Every other one at another scale, of another board.
-    const number = PRESETS.findIndex((preset) => preset.key === key);
-    const assembly = number % 2 === 0 ? assemblyOf(key, 6, 5) : assemblyOf(key, 12, 2.9);
-    if (!assembly) return;
-    const covering = cover(assembly, WHOLE, finish({ turn: '6 mm' }));
-    expect(faultsOf(covering, assembly, 11)).toEqual([]);
-    // Nothing that is folded is cut off: every paper is cut out in one.
-    expect(covering.papers.filter((paper) => outlineOfPaper(paper).length !== 1)).toEqual([]);
-  });
+  // Wedges of a cake end in a point narrower than any flap; they are painted, and the icing is a strip.
+  it.each(PRESETS.filter(({ kind }) => kind !== 'odd').map(({ key }) => key))(
+    'fold round every part of a %s: each face covered once, nothing where glue must hold',
+    (key) => {
+      // Every other one at another scale, of another board.
+      const number = PRESETS.findIndex((preset) => preset.key === key);
+      const assembly = number % 2 === 0 ? assemblyOf(key, 6, 5) : assemblyOf(key, 12, 2.9);
+      if (!assembly) return;
+      const covering = cover(assembly, WHOLE, finish({ turn: '6 mm' }));
+      expect(faultsOf(covering, assembly, 11)).toEqual([]);
+      // Nothing that is folded is cut off: every paper is cut out in one.
+      expect(covering.papers.filter((paper) => outlineOfPaper(paper).length !== 1)).toEqual([]);
+    },
+  );
 
   it('fold round pieces with decisions made anew, wrapped and in strips', () => {
     const random = seededRandom(2024);

@@ -1,17 +1,6 @@
 // µm, doll size. What is spread over something: sheets, comforters, table cloths, runners, quilts, rugs, towels.
 import type { Part } from '../../assembly/index.ts';
-import {
-  type ClothPiece,
-  discPiece,
-  discRing,
-  type EdgeWork,
-  loftOf,
-  type Patch,
-  patch,
-  plane,
-  rectPiece,
-  type SideName,
-} from '../../cloth/index.ts';
+import { type ClothPiece, discPiece, discRing, type EdgeWork, loftOf, type Patch, patch, plane, rectPiece } from '../../cloth/index.ts';
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
 import { lack } from '../kit/problem.ts';
 import type { Drops } from './cloth.ts';
@@ -332,5 +321,3 @@ const flat = (sizes: Sizes, stripes: number): Made => {
 
 export const rug = (sizes: Sizes): Made => flat(sizes, 0);
 export const towel = (sizes: Sizes): Made => flat({ ...sizes, round: false }, 2);
-
-export type SideWorks = Readonly<Record<SideName, EdgeWork>>;

@@ -36,7 +36,7 @@ describe('recipes for found and mixed things', () => {
 
   it('a lamp: its shade is the sector of a ring, as handbooks have it for a frustum', () => {
     const { nets, parts, size } = built(
-      odd('table-lamp', { width: doll(54), above: doll(30), part: doll(36), height: doll(90), foot: doll(30) }),
+      odd('shade-lamp', { width: doll(54), above: doll(30), part: doll(36), height: doll(90), foot: doll(30) }),
     );
     const shade = nets.find(({ name }) => name === 'shade');
     const area = (shade?.net.faces ?? []).reduce((sum, { outline }) => sum + Math.abs(signedArea(outline as never)), 0);

@@ -6,7 +6,7 @@ const preset = presetsOf<z.input<typeof oddSchema>>('odd', 'odd');
 
 /** Found and mixed things. Sizes of the real ones: common practice, no source. */
 export const ODD_PRESETS: readonly Preset[] = [
-  preset('table-lamp', 'Table lamp', 'a shade on a stem', 'light desk bedside', {
+  preset('shade-lamp', 'Table lamp', 'a shade on a stem', 'light desk bedside', {
     form: 'lamp',
     width: '320 mm',
     above: '180 mm',
@@ -14,7 +14,7 @@ export const ODD_PRESETS: readonly Preset[] = [
     height: '520 mm',
     foot: '180 mm',
   }),
-  preset('floor-lamp', 'Floor lamp', 'tall, on a wide foot', 'light standard reading', {
+  preset('standing-lamp', 'Floor lamp', 'tall, on a wide foot', 'light standard reading', {
     form: 'lamp',
     width: '450 mm',
     above: '300 mm',

@@ -26,9 +26,6 @@ export type Doing = {
   readonly put: Put;
 };
 
-/** A length to cut that is neither a part's own nor a net's: wire before it is bent, a strip before it is rolled. */
-export type Cut = { readonly what: string; readonly sizes: readonly number[]; readonly count: number };
-
 export type Recipe = {
   readonly parts: readonly Part[];
   readonly nets: readonly (Omit<StandingNet, 'key' | 'copies'> & { readonly pose: Pose })[];
