@@ -67,7 +67,7 @@ describe('a thing of cloth', () => {
   it('shows sewn beside no-sew, and is made the other way at a touch', async () => {
     const cut = (way: string): Promise<string> => page.$eval(`[data-way="${way}"] ul li`, (each) => each.textContent ?? '');
     await h.see('[data-way="glued"] ul li');
-    expect(await cut('sewn')).toMatch(/2 × front, back.*92 mm/);
+    expect(await cut('sewn')).toMatch(/2 × front, back.*93 mm/);
     await pick('Beside it', 'felt');
     await h.reads('[data-way="felt"]', /thread or line of glue/);
     await h.press('make it so');
@@ -99,7 +99,7 @@ describe('what belongs to another piece', () => {
     await h.reads('[data-testid="verdict"]', /66.67 cm × 6 cm × 46.67 cm/);
     expect(await page.$('input[data-size="Front to back"]')).toBe(null);
     await h.go('/sets/night-ferry-hall/pieces/piece-10');
-    await h.type('Mattress, wide', '120 cm');
+    await h.type('Mattress width', '120 cm');
     await h.go('/sets/night-ferry-hall/goods/piece-28');
     await h.reads('[data-testid="verdict"]', /66.67 cm × 6 cm × 40 cm/);
     await undo();
@@ -146,7 +146,7 @@ describe('cloth at hand', () => {
   });
 
   it('says when there is less of it than is needed', async () => {
-    await page.$eval('[data-cloth="chalk"] label input[type="checkbox"]', (each) => (each as HTMLElement).click());
+    await page.locator('::-p-xpath(//*[@data-cloth="chalk"]//label[contains(., "only so much")])').click();
     await page.waitForSelector('[data-cloth="chalk"] input[data-size="Long, along the grain"]');
     await h.type('Long, along the grain', '100 mm');
     await h.reads('[data-plan="chalk"]', /more than is at hand/);
@@ -157,7 +157,7 @@ describe('cloth at hand', () => {
 
   it('is printed as a pattern at true size', async () => {
     await h.go('/sets/harbour-post-office/printing?print=patterns&find=29a');
-    await h.see('[data-page="1"][data-shown="there"]');
+    await h.see('[data-page][data-shown="there"]');
     await h.reads('main', /29a/);
     await h.reads('main', /sew along it/);
   });

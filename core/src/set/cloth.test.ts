@@ -404,7 +404,7 @@ describe('cloth and odd things in files and histories', () => {
     const document = setWith([odd({ form: 'plant', grounds: ['red'], extras: 4 })]);
     const derived = derive(document);
     const sheets = sheetsOfGood(document, derived, derived.pieces[0] as never);
-    expect(sheets.map(({ net }) => net.name)).toEqual(['pot', 'bottom', 'leaf']);
+    expect(sheets.map(({ net }) => net.name)).toEqual(['pot', 'bottom', 'green leaf']);
     expect(sheets[0]?.sheet.ground).toBe('#b0435a');
     expect(sheets[2]?.sheet.ground).not.toBe('#b0435a');
     expect(sheets[2]?.copies).toHaveLength(4);

@@ -50,7 +50,7 @@ const panelLook = ({ document, derived, looks }: Setting, art: Art, panel: strin
 };
 
 /** Leaves of a plant are green, or of the second of its colours. */
-const LEAF = 'leaf';
+const LEAF = 'green leaf';
 const GREEN = '#6b8a4a';
 
 const sheetOf = (setting: Setting, piece: Printed, net: StandingNet, index: number, copy: number): NetSheet => {

@@ -2,13 +2,13 @@
 import type { Part } from '../../assembly/index.ts';
 import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
-import { discNet, labelOf } from '../../net/index.ts';
+import { discNet } from '../../net/index.ts';
 import { grown, type Point, type Ring } from '../../shape/index.ts';
 import { STICKS, WIRE } from '../../stock/index.ts';
 import type { Extra } from '../kit/built.ts';
 import { roundIn, sectionOf, stickIn } from '../kit/panels.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
-import { axisFor, bodyPart, boxPart, type Doing, type Made, made, netOn, polygon, strip } from './recipe.ts';
+import { axisFor, bodyPart, boxPart, type Doing, lyingTube, type Made, made, netOn, polygon, strip } from './recipe.ts';
 
 const extra = (what: string, length: number, more: Partial<Extra> = {}): Extra => ({ what, length: Math.round(length), count: 1, ...more });
 
@@ -206,7 +206,7 @@ export const tray = (doing: Doing): Made => {
 export const pencil = (doing: Doing): Made => {
   const { piece, width: long, part, paper } = doing;
   const across = sectionOf(piece.stick).width;
-  const problem = lack('its point', long, part + 2 * UM.mm);
+  const problem = lack('its point', long, part + 2 * UM.mm) ?? lack('paper so stiff round it', across, 8 * paper);
   if (problem) return err(problem);
   const radius = Math.floor(across / 2);
   const ring = polygon(radius, 12).map(([x, y]): Point => [x + radius, y + radius]);
@@ -219,15 +219,7 @@ export const pencil = (doing: Doing): Made => {
         { stuff: 'stick', stock: piece.stick, length: long },
       ),
     ],
-    nets: piece.found
-      ? []
-      : [
-          netOn(doing, 'its colour', strip('its colour', labelOf(across, 1, paper, piece.tab / 2).length, long - part), {
-            origin: [0, 2 * radius, 2 * radius],
-            u: [0, 0, -1],
-            v: [1, 0, 0],
-          }),
-        ],
+    nets: piece.found ? [] : [lyingTube(doing, 'its colour', across + paper, long - part, [0, radius, radius])],
     extras: [],
     size: [long, 2 * radius, 2 * radius],
     wanted: [{ as: 'the pencil', shapes: ['rod'], across, high: long }],
@@ -329,18 +321,40 @@ export const key = (doing: Doing): Made => {
   if (problem) return err(problem);
   const wire = Math.round(Math.PI * ring + (long - ring) + 1.5 * UM.mm);
   const bit = Math.max(UM.mm, Math.round((long - ring) * 0.28));
+  const half = Math.round(ring / 2);
+  const middle = half - Math.round(WIRE.thickness / 2);
+  const circle = polygon(half - Math.round(WIRE.thickness / 2), 24).map(([x, y]): Point => [x + half, y + half]);
+  const shank: Ring = [
+    [2 * half + 200, middle],
+    [long, middle],
+    [long, middle + WIRE.thickness],
+    [2 * half + 200, middle + WIRE.thickness],
+  ];
   return made({
-    parts: [boxPart(doing, 'key', { x0: 0, x1: long, y0: 0, y1: ring, z0: 0, z1: WIRE.thickness })],
+    parts: piece.found
+      ? [boxPart(doing, 'found', { x0: 0, x1: long, y0: 0, y1: ring, z0: 0, z1: WIRE.thickness })]
+      : [
+          loopPart(doing, 'key', circle, wire),
+          {
+            ...hookPart(doing, [
+              [0, 0],
+              [1, 0],
+            ]),
+            id: `${piece.id}/shank`,
+            name: 'shank',
+            region: { outline: shank, holes: [] },
+          },
+        ],
     nets: piece.found
       ? []
       : [
           netOn(doing, 'bit', strip('bit', 2 * bit, bit), {
-            origin: [long - bit, ring / 2 - bit, WIRE.thickness],
+            origin: [long - bit, middle - bit, WIRE.thickness],
             u: [1, 0, 0],
             v: [0, 1, 0],
           }),
         ],
-    extras: [extra(`wire of ${WIRE.thickness / 1000} mm, cut before it is bent`, wire)],
+    extras: [],
     size: [long, ring, WIRE.thickness],
     wanted: [{ as: 'its ring', shapes: ['ring'], across: ring, high: WIRE.thickness }],
   });

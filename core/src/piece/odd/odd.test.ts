@@ -73,6 +73,12 @@ describe('recipes for found and mixed things', () => {
     expect(strip?.length).toBe(spiralOf(18_000, 6 * paper, paper));
     expect(strip?.wide).toBe(50_000);
     expect(size).toEqual([50_000, 18_000, 18_000]);
+    // Bark, and two ends with rings.
+    expect(built(odd('log', { count: 2 })).nets.map(({ name, copies }) => [name, copies.length])).toEqual([
+      ['bark', 2],
+      ['end with its rings', 2],
+      ['other end', 2],
+    ]);
   });
 
   it('a cake: slices together are what was cut, less those that are gone', () => {
@@ -141,7 +147,7 @@ describe('recipes for found and mixed things', () => {
 
   it('a plant has its leaves on wires, a candle a wick, a pencil a stick', () => {
     const plant = built(odd('pot-plant', { extras: 7 }));
-    expect(plant.nets.find(({ name }) => name === 'leaf')?.copies).toHaveLength(7);
+    expect(plant.nets.find(({ name }) => name === 'green leaf')?.copies).toHaveLength(7);
     expect(plant.extras.find(({ what }) => what.startsWith('thin wire'))?.count).toBe(7);
     expect(built(odd('candle')).extras.some(({ what }) => what.startsWith('thread for the wick'))).toBe(true);
     const pencils = built(odd('pencil', { count: 4 }));

@@ -1,7 +1,7 @@
 // µm, doll size. What a recipe makes of one copy: parts, nets, what it takes besides, and what from the house could stand in. Its lower left back corner is the origin.
 import type { Part } from '../../assembly/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
-import type { Net } from '../../net/index.ts';
+import { type Net, tubeNet, tubeStands } from '../../net/index.ts';
 import { type Point, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import type { Wanted } from '../../stock/index.ts';
 import type { Extra, StandingNet } from '../kit/built.ts';
@@ -124,3 +124,14 @@ export const polygon = (radius: number, sides: number, from = 0): Ring =>
     const angle = from + (2 * Math.PI * index) / sides;
     return [Math.round(radius * Math.cos(angle)), Math.round(radius * Math.sin(angle))];
   });
+
+/** A strip rolled round something that lies along x: where its axis begins, and the circle on which the paper's middle lies. */
+export const lyingTube = (doing: Doing, name: string, diameter: number, long: number, [x, y, z]: Vec3): Recipe['nets'][number] => {
+  // As it would stand, laid over: what was up is along x.
+  const { origin } = tubeStands(diameter, [0, 0, 0]);
+  return netOn(doing, name, tubeNet(name, diameter, long, doing.piece.tab), {
+    origin: [x, y - origin[0], z + origin[2]],
+    u: [0, 1, 0],
+    v: [1, 0, 0],
+  });
+};

@@ -8,7 +8,7 @@ import type { Extra } from '../kit/built.ts';
 import { sectionOf } from '../kit/panels.ts';
 import { lack } from '../kit/problem.ts';
 import { dowel } from '../kit/round.ts';
-import { axisFor, bodyPart, type Doing, discPart, flatNet, leafRing, type Made, made, netOn, type Recipe, strip } from './recipe.ts';
+import { axisFor, bodyPart, type Doing, discPart, flatNet, leafRing, lyingTube, type Made, made, netOn, type Recipe } from './recipe.ts';
 
 const extra = (what: string, length: number, more: Partial<Extra> = {}): Extra => ({ what, length: Math.round(length), count: 1, ...more });
 
@@ -71,6 +71,10 @@ export const lamp = (doing: Doing): Made => {
 /** How high earth stands in a pot. Common practice, no source. */
 const EARTH = 0.85;
 
+/** How upright the tallest leaves of a plant are; what they are called among its papers. */
+const TALL = 0.94;
+const LEAF_NET = 'green leaf';
+
 /** A plant in a pot: a mantle, a bottom, a disc of earth; leaves of paper on wires that stand in it. */
 export const plant = (doing: Doing): Made => {
   const { piece, width, height, above, part, sheets, paper } = doing;
@@ -85,10 +89,10 @@ export const plant = (doing: Doing): Made => {
     lack('earth above the pot’s bottom', earth, board + 2 * UM.mm) ??
     lack('leaves above the pot', height, part + 2 * UM.mm);
   if (problem) return err(problem);
-  // Leaves lean: each stem is as long as from the earth's middle to where its leaf begins.
-  const leaf = Math.round((height - part) * 0.5);
-  const wide = Math.round(Math.min(leaf * 0.42, across * 0.45));
-  const stem = Math.round(Math.hypot((height - part) * 0.55, across * 0.2) + board);
+  // Every leaf stands in the earth; the tallest reach the plant's height. A wire is glued behind it and goes down to the pot's bottom.
+  const leaf = Math.round((height - earth) / TALL);
+  const wide = Math.round(Math.min(leaf * 0.26, across * 0.4));
+  const stem = Math.round(leaf * 0.6 + earth - board);
   return made({
     parts: piece.found
       ? [...FOUND(doing, across, height)]
@@ -105,10 +109,10 @@ export const plant = (doing: Doing): Made => {
           ...Array.from({ length: piece.extras }, (_, index) => {
             const angle = (2 * Math.PI * index) / Math.max(1, piece.extras);
             const [c, s] = [Math.cos(angle), Math.sin(angle)];
-            const rise = index % 2 === 0 ? 0.86 : 0.6;
+            const rise = index % 2 === 0 ? TALL : 0.72;
             const out = Math.sqrt(1 - rise * rise);
-            return netOn(doing, 'leaf', flatNet('leaf', leafRing(leaf, wide)), {
-              origin: [axis.x + c * across * 0.08, part + (height - part) * (index % 2 === 0 ? 0.45 : 0.2), axis.z - s * across * 0.08],
+            return netOn(doing, LEAF_NET, flatNet(LEAF_NET, leafRing(leaf, wide)), {
+              origin: [axis.x + c * across * 0.05, earth, axis.z - s * across * 0.05],
               u: [s, 0, c],
               v: [c * out, rise, -s * out],
             });
@@ -235,11 +239,13 @@ export const log = (doing: Doing): Made => {
     nets: piece.found
       ? []
       : [
-          netOn(doing, 'bark', strip('bark', labelOf(across, long, paper, piece.tab).length, long), {
-            origin: [0, across, across],
+          lyingTube(doing, 'bark', across - paper, long, [0, half, half]),
+          netOn(doing, 'end with its rings', discNet('end with its rings', across), {
+            origin: [long, half, half],
             u: [0, 0, -1],
-            v: [1, 0, 0],
+            v: [0, 1, 0],
           }),
+          netOn(doing, 'other end', discNet('other end', across), { origin: [0, half, half], u: [0, 0, 1], v: [0, 1, 0] }),
         ],
     extras: piece.found ? [] : extras,
     size: [long, 2 * half, 2 * half],

@@ -22,6 +22,7 @@ import {
   Matrix4,
   Mesh,
   MeshLambertMaterial,
+  Path,
   Scene,
   Shape,
   ShapeUtils,
@@ -111,6 +112,7 @@ export const addBoards = (scene: Group, parts: readonly Part[], colours: FoldCol
   for (const part of parts) {
     const ring = (points: readonly Point[]): Vector2[] => points.map(([x, y]) => new Vector2(x / 1000, y / 1000));
     const shape = new Shape(ring(part.region.outline));
+    shape.holes.push(...part.region.holes.map((hole) => new Path(ring(hole))));
     const solid = new ExtrudeGeometry(shape, { depth: part.thickness / 1000, bevelEnabled: false });
     solid.applyMatrix4(matrixOf(part.pose, NOWHERE));
     scene.add(new Mesh(solid, new MeshLambertMaterial({ color: colours.board })));
