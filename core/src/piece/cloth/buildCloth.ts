@@ -120,7 +120,7 @@ export const buildCloth = (piece: ClothThing, means: Means): Result<Built, Piece
     bays: [],
     openings: [],
     marks: [],
-    extras: times([...workExtras(piece, made.value), ...extras], piece.count),
+    extras: [...times(workExtras(piece, made.value), piece.count).map((each) => ({ ...each, count: 1 })), ...times(extras, piece.count)],
     sewing: { pattern, copies },
     anchor,
   });

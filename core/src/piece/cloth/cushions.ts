@@ -64,7 +64,7 @@ export const cushion = (sizes: Sizes): Made => {
         seam('left edge', [0, 'left'], [1, 'right']),
       ],
       openings: [openingOn(0, 'lower', long), openingOn(1, 'lower', long)],
-      patches: [patch(0, [0, 0, long, high], filled([1, 0, 0]), [14, 14]), patch(1, [0, 0, long, high], filled([-1, 0, 0]), [14, 14])],
+      patches: [patch(0, [0, 0, long, high], filled([1, 0, 0]), [10, 10]), patch(1, [0, 0, long, high], filled([-1, 0, 0]), [10, 10])],
     },
     size: [width, height, depth],
     parts: [body(sizes, 'body', spaceOf([0, 0, 0], [width, height, depth]))],

@@ -13,7 +13,7 @@ import { axisFor, bodyPart, boxPart, type Doing, lyingTube, type Made, made, net
 const extra = (what: string, length: number, more: Partial<Extra> = {}): Extra => ({ what, length: Math.round(length), count: 1, ...more });
 
 /** Corners of a round cake that is cut with a knife. */
-const ROUND = 48;
+const ROUND = 32;
 
 /** A slice of a regular figure or a disc: its two straight cuts meet in the middle. */
 const sliceRing = (radius: number, sides: number, from: number, to: number): Ring => {
