@@ -1,6 +1,8 @@
 // µm, doll size. What a set's sewing takes of each cloth, and how its pieces lie on it.
 import { type ClothPiece, cutLineOf, cutSizeOf, type EdgeKind } from '../cloth/index.ts';
+import { inkColour, lookOf, mainColour } from '../cover/index.ts';
 import { layOnStrip, type StripItem, type StripLaid } from '../cut/index.ts';
+import { scaleOf } from '../doll/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { type ClothThing, clothFor, type Sewing } from '../piece/index.ts';
 import type { ClothSheet } from '../print/index.ts';
@@ -130,3 +132,14 @@ export const clothSheets = (document: SetDocument, derived: DerivedSet, pieces: 
         };
       });
     });
+
+/** Cloth that nobody has said a colour of. */
+const UNDYED = '#f4efe4';
+
+/** What colour a cloth is from afar: its print's main one, or its own. */
+export const colourOfCloth = ({ cloths, palette, finishes, doll }: SetDocument, id: string | null): string => {
+  const { print, colour } = clothFor(cloths, id);
+  const finish = finishes.find((each) => each.id === print);
+  if (finish) return mainColour(lookOf(finish.art, palette, scaleOf(doll)));
+  return colour === null ? UNDYED : inkColour(palette, colour);
+};

@@ -2,7 +2,17 @@ export { type Arranged, arrangedIn, belongingTo } from './arrange.ts';
 export { boardPlans, partsById, placedOn } from './boardPlans.ts';
 export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
-export { BATTING, type ClothCut, type ClothPlan, clothPlans, clothSheets, cutsOfCloth, edgeWords, lyingLine } from './clothPlans.ts';
+export {
+  BATTING,
+  type ClothCut,
+  type ClothPlan,
+  clothPlans,
+  clothSheets,
+  colourOfCloth,
+  cutsOfCloth,
+  edgeWords,
+  lyingLine,
+} from './clothPlans.ts';
 export { inWay, type MadeInWay } from './clothWays.ts';
 export { coverFindings, neighbours } from './coverFindings.ts';
 export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';

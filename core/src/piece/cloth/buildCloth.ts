@@ -1,4 +1,5 @@
 // µm, doll size. Things of cloth where they lie: as many as are wanted, each at the size of its place where it takes its size from there.
+
 import type { Part } from '../../assembly/index.ts';
 import { FILLING_GRAMS_PER_LITRE, THREAD, volumeWithin, workLength } from '../../cloth/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
@@ -6,15 +7,19 @@ import { dollOf, type Measure } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
 import { type Cloth, clothThickness, FIRST_CLOTHS } from '../../stock/index.ts';
 import type { Built, Extra } from '../kit/built.ts';
+import { extra } from '../kit/extra.ts';
 import { type Means, type PlaceSpace, sheetsFor } from '../kit/means.ts';
 import { movedParts } from '../kit/parts.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { putFor } from '../kit/put.ts';
+import { apron, bag, pockets } from './bags.ts';
 import { CLOTH_ROLES, type ClothForm, type ClothThing, SIZED } from './cloth.ts';
-import { bolster, boxCushion, cushion, fittedSheet, mattressCover, petBed, seatCover, upholstery } from './cushions.ts';
-import { apron, bag, blind, curtain, pockets } from './hangings.ts';
-import { extra, type Made, type Sewn, type Sizes } from './sewn.ts';
-import { comforter, flatSheet, quilt, rug, runner, tableCloth, towel } from './spreads.ts';
+import { bolster, boxCushion, cushion, petBed } from './cushions.ts';
+import { blind, curtain } from './hangings.ts';
+import { quilt } from './quilt.ts';
+import type { Made, Sewn, Sizes } from './sewn.ts';
+import { comforter, flatSheet, rug, runner, tableCloth, towel } from './spreads.ts';
+import { fittedSheet, mattressCover, seatCover, upholstery } from './wraps.ts';
 
 const MAKE: Readonly<Record<ClothForm, (sizes: Sizes) => Made>> = {
   cushion,

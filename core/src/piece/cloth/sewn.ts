@@ -93,12 +93,5 @@ export const padding = ({ piece }: Sizes, id: string, name: string, space: Space
 
 export const spaceOf = ([x0, y0, z0]: Vec3, [x1, y1, z1]: Vec3): Space => ({ x0, y0, z0, x1, y1, z1 });
 
-export const extra = (what: string, length: number, more: Partial<Extra> = {}): Extra => ({
-  what,
-  length: Math.round(length),
-  count: 1,
-  ...more,
-});
-
 /** Ribbon goes round a corner and a little over where it began. Common practice, no source. */
 export const RIBBON_OVER = 10 * UM.mm;

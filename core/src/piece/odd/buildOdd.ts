@@ -9,10 +9,12 @@ import { type Means, sheetsFor } from '../kit/means.ts';
 import { movedParts } from '../kit/parts.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { putFor } from '../kit/put.ts';
-import { cake, frame, hanger, key, loaf, pencil, plate, tray } from './lying.ts';
+import { cake, loaf, plate } from './food.ts';
 import { ODD_ROLES, type OddForm, type OddThing } from './odd.ts';
 import type { Doing, Made, Recipe } from './recipe.ts';
 import { bottle, candle, lamp, log, plant, vase } from './standing.ts';
+import { frame, pencil, tray } from './strips.ts';
+import { hanger, key } from './wire.ts';
 
 const MAKE: Readonly<Record<OddForm, (doing: Doing) => Made>> = {
   lamp,

@@ -5,7 +5,7 @@ import { regionArea, signedArea } from '../../shape/index.ts';
 import { HOUSE_THINGS, PRINT_STOCKS, standInsFor } from '../../stock/index.ts';
 import { buildPiece, fromPreset, type Means, ODD_FORMS, type OddThing, PRESETS } from '../index.ts';
 import { boardOf } from '../randomDecisions.testing.ts';
-import { bentLength, hangerLine } from './lying.ts';
+import { bentLength, hangerLine } from './wire.ts';
 
 const ODDS = PRESETS.filter(({ kind }) => kind === 'odd');
 const MEANS: Means = { scale: scaleFromRatio(6), body: scaleFromRatio(6), boards: [boardOf(5_000)] };

@@ -4,13 +4,11 @@ import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import { coneNet, coneStands, discNet, labelOf, spiralOf, tubeNet, tubeStands } from '../../net/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import type { Extra } from '../kit/built.ts';
+import { extra } from '../kit/extra.ts';
 import { sectionOf } from '../kit/panels.ts';
 import { lack } from '../kit/problem.ts';
 import { dowel } from '../kit/round.ts';
 import { axisFor, bodyPart, type Doing, discPart, flatNet, leafRing, lyingTube, type Made, made, netOn, type Recipe } from './recipe.ts';
-
-const extra = (what: string, length: number, more: Partial<Extra> = {}): Extra => ({ what, length: Math.round(length), count: 1, ...more });
 
 /** A wall between two circles round an axis: a tube where both are alike. `low` and `high` are diameters at its lower and upper edge. */
 const mantle = (doing: Doing, name: string, low: number, high: number, height: number, [x, y, z]: Vec3): Recipe['nets'][number] => {

@@ -1,7 +1,5 @@
-import { inkColour, lookOf, mainColour } from '@parlor/core/cover';
-import { scaleOf } from '@parlor/core/doll';
 import { showLength } from '@parlor/core/measure';
-import { type ClothPlan, clothPlans, lyingLine } from '@parlor/core/set';
+import { type ClothPlan, clothPlans, colourOfCloth, lyingLine } from '@parlor/core/set';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
@@ -25,10 +23,7 @@ const Lying = ({
   readonly height: number;
   readonly label: string;
 }) => {
-  const { palette, finishes, doll } = useSet();
-  const { colour: own, print } = plan.cloth;
-  const finish = finishes.find(({ id }) => id === print);
-  const colour = finish ? mainColour(lookOf(finish.art, palette, scaleOf(doll))) : own === null ? 'var(--leaf)' : inkColour(palette, own);
+  const colour = colourOfCloth(useSet(), plan.cloth.id);
   const room = Math.max(width, height) * 0.012;
   const drawn: ReactNode[] = places.map(({ id, x, y, width: w, height: h, turned }) => {
     const tag = id.split(' ')[0] ?? '';

@@ -5,9 +5,10 @@ import { clothThickness } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Choice, canDrawModel, MarginNote, NoModel, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNote, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
 import { ClothFlat } from './ClothFlat.tsx';
 import { Fields } from './Fields.tsx';
+import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
 import { Takes } from './Takes.tsx';
@@ -70,26 +71,11 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
   const cloth = clothFor(set.cloths, thing.cloths.main);
   return (
     <div className="flex flex-col gap-3">
-      <header className="flex items-start justify-between gap-4">
-        <div>
-          <h2 className="text-head">
-            {thing.name}, for {set.doll.name || 'the doll'}
-          </h2>
-          <p className="text-graphite">what follows</p>
-        </div>
-        <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
-          {size.map((um) => showLength(um, { ...units, fine: true })).join(' × ')}
-        </p>
-      </header>
-      <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
-        {canDrawModel() ? (
-          <Suspense fallback={<p className="p-6 font-hand text-graphite">sewing it …</p>}>
-            <ClothStage thing={thing} sewing={made.sewing} own={own} host={host} spot={spot} label={thing.name} came={came} night={night} />
-          </Suspense>
-        ) : (
-          <NoModel />
-        )}
-      </div>
+      <Head name={thing.name} size={size}>
+        <Suspense fallback={<p className="p-6 font-hand text-graphite">sewing it …</p>}>
+          <ClothStage thing={thing} sewing={made.sewing} own={own} host={host} spot={spot} label={thing.name} came={came} night={night} />
+        </Suspense>
+      </Head>
       {there && (
         <Choice
           label="Shown"

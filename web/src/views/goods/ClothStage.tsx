@@ -1,9 +1,9 @@
 import type { Part } from '@parlor/core/assembly';
-import { inkColour, mainColour } from '@parlor/core/cover';
+import { mainColour } from '@parlor/core/cover';
 import type { ClothThing, Sewing } from '@parlor/core/piece';
 import { clothFor } from '@parlor/core/piece';
 import { artMarks } from '@parlor/core/print';
-import { looksOf } from '@parlor/core/set';
+import { colourOfCloth, looksOf } from '@parlor/core/set';
 import { turnUpright, type Vec3 } from '@parlor/core/shape';
 import { useEffect, useRef, useState } from 'react';
 import { CanvasTexture, Group, Matrix4, RepeatWrapping, SRGBColorSpace, Vector3 } from 'three';
@@ -40,7 +40,7 @@ const useLooks = (thing: ClothThing, came: number): Readonly<Record<'main' | 'se
   void came;
   const look = (id: string | null) => (): ClothLook => {
     const cloth = clothFor(set.cloths, id);
-    const colour = cloth.colour === null ? '#f4efe4' : inkColour(set.palette, cloth.colour);
+    const colour = colourOfCloth(set, id);
     const print = derived && cloth.print !== null ? looksOf(set, derived).get(cloth.print) : undefined;
     if (!print) return { colour, print: null };
     const window = { x0: 0, y0: 0, x1: ACROSS, y1: ACROSS };

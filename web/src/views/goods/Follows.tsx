@@ -5,9 +5,11 @@ import { type DerivedPiece, type GoodSheet, placeOnShelf, shelfAt } from '@parlo
 import { PRINT_STOCKS } from '@parlor/core/stock';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useAppSelector, useGoodPaper, useSet, useUnits } from '../../state/index.ts';
-import { Choice, canDrawModel, MarginNote, NoModel, usePicturesCame } from '../../ui/index.ts';
+import { useAppSelector, useGoodPaper, useUnits } from '../../state/index.ts';
+import { Choice, MarginNote, usePicturesCame } from '../../ui/index.ts';
+import { Head } from './Head.tsx';
 import { Player } from './Player.tsx';
+import { takenWords } from './Takes.tsx';
 
 // Three dimensions are fetched when all that is read and typed in stands there.
 const FoldStage = lazy(async () => ({ default: (await import('./FoldStage.tsx')).FoldStage }));
@@ -57,7 +59,6 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
   const came = usePicturesCame();
   const night = useAppSelector((state) => state.desk.night);
   const units = useUnits();
-  const { doll } = useSet();
   const made = piece.made;
   const several =
     (made?.nets[0]?.copies.length ?? 0) > 1 || sheets.some(({ net }) => net.copies[0]?.number !== sheet.net.copies[0]?.number);
@@ -89,34 +90,19 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
   const size = made?.assembly.outside.max ?? [0, 0, 0];
   return (
     <div className="flex flex-col gap-3">
-      <header className="flex items-start justify-between gap-4">
-        <div>
-          <h2 className="text-head">
-            {good.name}, for {doll.name || 'the doll'}
-          </h2>
-          <p className="text-graphite">what follows</p>
-        </div>
-        <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
-          {size.map((um) => showLength(um, { ...units, fine: true })).join(' × ')}
-        </p>
-      </header>
-      <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
-        {canDrawModel() ? (
-          <Suspense fallback={<p className="p-6 font-hand text-graphite">folding it …</p>}>
-            <FoldStage
-              sheets={shown}
-              boards={boards}
-              share={whole ? 1 : share}
-              label={good.name}
-              came={came}
-              night={night}
-              onTouch={onTouch}
-            />
-          </Suspense>
-        ) : (
-          <NoModel />
-        )}
-      </div>
+      <Head name={good.name} size={size}>
+        <Suspense fallback={<p className="p-6 font-hand text-graphite">folding it …</p>}>
+          <FoldStage
+            sheets={shown}
+            boards={boards}
+            share={whole ? 1 : share}
+            label={good.name}
+            came={came}
+            night={night}
+            onTouch={onTouch}
+          />
+        </Suspense>
+      </Head>
       {!whole && <Player share={share} folds={folds} onShare={setShare} />}
       {several && <Choice label="Shown" hideLabel value={show} options={SHOW} onChange={setShow} />}
       <p className="text-note border-l-3 border-steel pl-3 text-graphite">
@@ -127,12 +113,8 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
         <h3 className="text-head">What it takes</h3>
         <Pages good={good} />
         <ul className="text-note space-y-1">
-          {(made?.extras ?? []).map(({ what, length, count, wide }) => (
-            <li key={what}>
-              {showLength(Math.round(length), units)}
-              {wide ? ` × ${showLength(wide, units)}` : ''} of {what}
-              {count > 1 ? `, in ${count} pieces` : ''}
-            </li>
+          {(made?.extras ?? []).map((extra) => (
+            <li key={extra.what}>{takenWords(extra, units)}</li>
           ))}
           {good.form === 'can' && sizeOfHole(sheets) > 0 && (
             <li>a straw or wick of at most {showLength(sizeOfHole(sheets), { unit: 'mm', fine: true })} across</li>

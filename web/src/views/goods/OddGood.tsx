@@ -4,11 +4,12 @@ import type { DerivedPiece, MadePiece, PieceChange } from '@parlor/core/set';
 import { standInsFor } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Check, Choice, canDrawModel, Drawn, drawnFrom, NoModel, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Check, Choice, Drawn, drawnFrom, Spread, usePicturesCame } from '../../ui/index.ts';
 import { Notes } from './ClothGood.tsx';
 import { Fields } from './Fields.tsx';
 import { FlatNet } from './FlatNet.tsx';
 import { Grounds } from './Grounds.tsx';
+import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
 import { Takes } from './Takes.tsx';
@@ -124,7 +125,7 @@ const Follows = ({
   readonly scale: Scale;
   readonly onChange: Change;
 }) => {
-  const set = useSet();
+  const _set = useSet();
   const units = useUnits();
   const came = usePicturesCame();
   const night = useAppSelector((state) => state.desk.night);
@@ -157,35 +158,11 @@ const Follows = ({
   const size = made.assembly.outside.max;
   return (
     <div className="flex flex-col gap-3">
-      <header className="flex items-start justify-between gap-4">
-        <div>
-          <h2 className="text-head">
-            {thing.name}, for {set.doll.name || 'the doll'}
-          </h2>
-          <p className="text-graphite">what follows</p>
-        </div>
-        <p className="bg-oat rounded-full px-4 py-1.5 text-note whitespace-nowrap" data-testid="verdict">
-          {size.map((um) => showLength(um, { ...units, fine: true })).join(' × ')}
-        </p>
-      </header>
-      <div className={canDrawModel() ? 'relative h-80 shrink-0' : 'relative'}>
-        {canDrawModel() ? (
-          <Suspense fallback={<p className="p-6 font-hand text-graphite">putting it together …</p>}>
-            <FoldStage
-              sheets={shown}
-              boards={moved}
-              whole
-              share={1}
-              label={thing.name}
-              came={came}
-              night={night}
-              onTouch={() => undefined}
-            />
-          </Suspense>
-        ) : (
-          <NoModel />
-        )}
-      </div>
+      <Head name={thing.name} size={size}>
+        <Suspense fallback={<p className="p-6 font-hand text-graphite">putting it together …</p>}>
+          <FoldStage sheets={shown} boards={moved} whole share={1} label={thing.name} came={came} night={night} onTouch={() => undefined} />
+        </Suspense>
+      </Head>
       {there && (
         <Choice
           label="Shown"

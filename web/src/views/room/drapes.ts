@@ -1,9 +1,6 @@
 // What is sewn, as it hangs and lies in a room.
 import { type Mesh, meshOf, type Pattern } from '@parlor/core/cloth';
-import { inkColour, lookOf, mainColour } from '@parlor/core/cover';
-import { scaleOf } from '@parlor/core/doll';
-import { clothFor } from '@parlor/core/piece';
-import type { Arranged, DerivedSet, SetDocument } from '@parlor/core/set';
+import { type Arranged, colourOfCloth, type DerivedSet, type SetDocument } from '@parlor/core/set';
 import { toSpace } from '@parlor/core/shape';
 import type { Drape } from '../../ui/index.ts';
 
@@ -21,22 +18,16 @@ const meshesOf = (pattern: Pattern) => {
   return found;
 };
 
-const PLAIN = '#f4efe4';
-
-const colourOf = ({ cloths, palette, finishes, doll }: SetDocument, id: string | null): string => {
-  const { print, colour } = clothFor(cloths, id);
-  const finish = finishes.find((each) => each.id === print);
-  if (finish) return mainColour(lookOf(finish.art, palette, scaleOf(doll)));
-  return colour === null ? PLAIN : inkColour(palette, colour);
-};
-
 /** All cloth of an arranged room, patch by patch, in mm. */
 export const drapesOf = (document: SetDocument, derived: DerivedSet, { sewn }: Arranged): readonly Drape[] =>
   sewn.flatMap(({ piece, frame }): readonly Drape[] => {
     const thing = document.pieces.find(({ id }) => id === piece);
     const sewing = derived.pieces.find(({ id }) => id === piece)?.made?.sewing;
     if (thing?.family !== 'cloth' || !sewing) return [];
-    const colours = { main: colourOf(document, thing.cloths.main), second: colourOf(document, thing.cloths.second ?? thing.cloths.main) };
+    const colours = {
+      main: colourOfCloth(document, thing.cloths.main),
+      second: colourOfCloth(document, thing.cloths.second ?? thing.cloths.main),
+    };
     return sewing.copies.flatMap(([dx, dy, dz]) =>
       meshesOf(sewing.pattern).map(({ space, triangles, role }): Drape => {
         const corners = new Float32Array(space.length * 3);
