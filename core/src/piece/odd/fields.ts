@@ -62,7 +62,7 @@ export const ODD_FIELDS: readonly Field[] = [
   { path: ['part'], label: 'Hook, across', group: 'size', kind: size(0, 3_000), when: on('hanger') },
   { path: ['form'], label: 'It is', group: 'shape', kind: choice(...ODD_FORMS.map((form) => [form, ODD_WORDS[form]] as const)) },
   { path: ['found'], label: 'Found, not made: it only takes its place', group: 'shape', kind: { kind: 'yes' } },
-  { path: ['sides'], label: 'Sides (0 is round)', group: 'shape', kind: count(0, 24), when: made('cake') },
+  { path: ['sides'], label: 'Straight sides (under 3: round)', group: 'shape', kind: count(0, 24), when: made('cake') },
   { path: ['slices'], label: 'Cut into slices', group: 'shape', kind: count(1, 24), when: made('cake') },
   { path: ['gone'], label: 'Slices that are gone', group: 'shape', kind: count(0, 23), when: made('cake', 'loaf') },
   { path: ['extras'], label: 'Beads on its rim, at most', group: 'shape', kind: count(0, 60), when: made('cake') },

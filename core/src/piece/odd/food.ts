@@ -32,7 +32,8 @@ export const cake = (doing: Doing): Made => {
   const { piece, width, sheets, height } = doing;
   const [one, radius] = [sheets.body.one, Math.round(width / 2)];
   const layers = Math.max(1, Math.round(height / one));
-  const sides = piece.sides === 0 ? ROUND : piece.sides;
+  const isRound = piece.sides < 3;
+  const sides = isRound ? ROUND : piece.sides;
   const gone = Math.min(piece.gone, piece.slices - 1);
   const problem = lack('a slice to cut', Math.floor((Math.PI * width) / piece.slices), 2 * UM.mm);
   if (problem) return err(problem);
@@ -64,11 +65,10 @@ export const cake = (doing: Doing): Made => {
         ),
       );
   // Round the rim, a little inside it, beads stand side by side with half of one between two.
-  const round =
-    piece.sides === 0 ? Math.PI * (width - 1.5 * piece.bead) : sides * 2 * (radius - piece.bead * 0.75) * Math.sin(Math.PI / sides);
+  const round = isRound ? Math.PI * (width - 1.5 * piece.bead) : sides * 2 * (radius - piece.bead * 0.75) * Math.sin(Math.PI / sides);
   const left = (piece.slices - gone) / piece.slices;
   const beads = piece.extras === 0 ? 0 : Math.min(piece.extras, Math.max(1, Math.floor((round * left) / (1.5 * piece.bead))));
-  const long = piece.sides === 0 ? Math.PI * width : sides * 2 * radius * Math.sin(Math.PI / sides);
+  const long = isRound ? Math.PI * width : sides * 2 * radius * Math.sin(Math.PI / sides);
   const xs = rings.flat().map(([x]) => x);
   const ys = rings.flat().map(([, y]) => y);
   const reach = { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };

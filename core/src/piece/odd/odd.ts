@@ -41,7 +41,7 @@ export type OddThing = Piecelike<'odd', OddRole> & {
   readonly part: Measure;
   /** Across a foot or base. */
   readonly foot: Measure;
-  /** Sides of a round thing that is cut from straight cuts; 0 is round. */
+  /** Sides of a thing that is cut with straight cuts instead of round; fewer than three are round. */
   readonly sides: number;
   /** Slices that it is cut into, and how many of them are gone. */
   readonly slices: number;
@@ -78,7 +78,7 @@ export const oddSchema = z.strictObject({
   above: base.default(mm(160)),
   part: base.default(mm(200)),
   foot: base.default(mm(160)),
-  sides: whole(0, 24, 0).refine((sides) => sides === 0 || sides >= 3, '“sides” is 0 for round, or 3 and more.'),
+  sides: whole(0, 24, 0),
   slices: whole(1, 24, 1),
   gone: whole(0, 23, 0),
   extras: whole(0, 60, 8),

@@ -8,7 +8,11 @@ import { lack } from '../kit/problem.ts';
 import { boxPart, type Doing, type Made, made, netOn, polygon, strip } from './recipe.ts';
 
 /** The line of a wire as a band so wide: its two sides, for something that is bent in one plane. */
-const bandOf = (line: readonly Point[], wide: number): Ring => {
+const bandOf = (drawn: readonly Point[], wide: number): Ring => {
+  // A bend that begins where the last one ended is one point.
+  const line = drawn.filter(
+    ([x, y], index) => index === 0 || Math.hypot(x - (drawn[index - 1] as Point)[0], y - (drawn[index - 1] as Point)[1]) > 1,
+  );
   const at = (index: number, side: 1 | -1): Point => {
     const [before, after] = [line[Math.max(0, index - 1)] as Point, line[Math.min(line.length - 1, index + 1)] as Point];
     const long = Math.hypot(after[0] - before[0], after[1] - before[1]);
