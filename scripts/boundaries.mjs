@@ -24,7 +24,7 @@ const CORE = [
   'plot',
   'set',
 ];
-const SERVER = ['store', 'http', 'app'];
+const SERVER = ['disk', 'store', 'shelf', 'reading', 'http', 'app'];
 const WEB = ['state', 'ui', 'views', 'app'];
 
 const layers = (base, names) =>

@@ -30,7 +30,11 @@ const bundleNode = (entryPoints, outdir) =>
 
 rmSync(join(root, 'server/dist'), { recursive: true, force: true });
 rmSync(join(root, 'cli/dist'), { recursive: true, force: true });
-await bundleNode(['server/src/main.ts', 'server/src/prepareMain.ts'], 'server/dist');
+const SERVER = ['main', 'prepareMain', 'shelfMain', 'pictureMain', 'readerMain', 'probeMain'];
+await bundleNode(
+  SERVER.map((name) => `server/src/${name}.ts`),
+  'server/dist',
+);
 await bundleNode(['cli/src/main.ts'], 'cli/dist');
 execFileSync(process.execPath, [join(root, 'server/dist/prepareMain.js')], { stdio: ['ignore', 'inherit', 'inherit'] });
 if (!process.argv.includes('--no-web'))

@@ -3,4 +3,6 @@ import { build, install } from './setup.mjs';
 
 install();
 build();
-await import('../cli/dist/main.js');
+// What concerns the shelf is the server's, what concerns one file the core's.
+const SHELF = ['keep', 'restore', 'check'];
+await import(SHELF.includes(process.argv[2] ?? '') ? '../server/dist/shelfMain.js' : '../cli/dist/main.js');

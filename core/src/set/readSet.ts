@@ -16,25 +16,57 @@ const pathText = (path: readonly PropertyKey[]): string =>
 
 type Issue = z.core.$ZodIssue;
 
+/** So many issues are told; whoever mends them hears of the next. */
+const MOST_ISSUES = 100;
+
 /** Of a union's failed readings, the one that got furthest: where the value's kind matches, its own issues tell most. */
-const flatten = (issues: readonly Issue[], before: readonly PropertyKey[]): readonly ReadIssue[] =>
-  issues.flatMap((issue): readonly ReadIssue[] => {
+const furthest = (branches: readonly (readonly Issue[])[]): readonly Issue[] => {
+  const depth = (branch: readonly Issue[]) =>
+    branch.reduce((most, each) => Math.max(most, each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)), Number.NEGATIVE_INFINITY);
+  return [...branches].sort((a, b) => depth(b) - depth(a))[0] ?? [];
+};
+
+/** The issues one by one, as somebody asks for them: a file can have millions. */
+function* flatten(issues: readonly Issue[], before: readonly PropertyKey[]): Generator<ReadIssue> {
+  for (const issue of issues) {
     const path = [...before, ...issue.path];
-    if (issue.code === 'invalid_union' && issue.errors.length > 0) {
-      const depth = (branch: readonly Issue[]) =>
-        Math.max(...branch.map((each) => each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)));
-      const best = [...issue.errors].sort((a, b) => depth(b) - depth(a))[0] as readonly Issue[];
-      return flatten(best, path);
-    }
-    if (issue.code === 'unrecognized_keys') {
-      return issue.keys.map((key) => ({ path: pathText([...path, key]), message: 'This field is not known here; is it spelled right?' }));
-    }
-    return [{ path: pathText(path), message: issue.message }];
-  });
+    if (issue.code === 'invalid_union' && issue.errors.length > 0) yield* flatten(furthest(issue.errors), path);
+    else if (issue.code === 'unrecognized_keys') {
+      for (const key of issue.keys) yield { path: pathText([...path, key]), message: 'This field is not known here; is it spelled right?' };
+    } else yield { path: pathText(path), message: issue.message };
+  }
+}
+
+const LONGEST_PATH = 300;
+const shortened = (path: string): string => (path.length > LONGEST_PATH ? `${path.slice(0, LONGEST_PATH)}…` : path);
+
+/** The first hundred issues, and that there are more. */
+const firstIssues = (issues: readonly Issue[]): readonly ReadIssue[] => {
+  const told: ReadIssue[] = [];
+  for (const { path, message } of flatten(issues, [])) {
+    if (told.length === MOST_ISSUES) return [...told, { path: '', message: `There is more that is wrong; these are the first ${MOST_ISSUES}.` }];
+    told.push({ path: shortened(path), message });
+  }
+  return told;
+};
 
 const tooDeep = (value: unknown, left: number): boolean => {
   if (typeof value !== 'object' || value === null) return false;
   return left === 0 || Object.values(value).some((each) => tooDeep(each, left - 1));
+};
+
+/** A file of four megabytes that says something has fewer values; more only keep everybody waiting. */
+const MOST_VALUES = 1_000_000;
+
+/** How many values there are, counted up to a number. */
+const countValues = (value: unknown, most: number): number => {
+  if (typeof value !== 'object' || value === null) return 1;
+  let count = 1;
+  for (const each of Object.values(value)) {
+    count += countValues(each, most - count);
+    if (count > most) break;
+  }
+  return count;
 };
 
 /** Nought is one number in a file, whatever sign it came with. What has no such number is given back as it is. */
@@ -51,11 +83,13 @@ const plainNought = (value: unknown): unknown => {
 };
 
 /** Reads a set document from data that came through a door.
- *  Shape: anything → a document, or every issue with its path. Nothing is changed when there is one. */
+ *  Shape: anything → a document, or the issues with their paths, a hundred at the most. Nothing is changed when there is one. */
 export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]> => {
   if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
+  if (countValues(data, MOST_VALUES) > MOST_VALUES)
+    return err([{ path: '', message: `The file holds more than ${MOST_VALUES.toLocaleString('en')} values; no set does.` }]);
   const read = setSchema.safeParse(plainNought(data));
-  return read.success ? ok(read.data) : err(flatten(read.error.issues, []));
+  return read.success ? ok(read.data) : err(firstIssues(read.error.issues));
 };
 
 /** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.

@@ -1,8 +1,16 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 
+/** So many connections at one time, and no more files than a process may have open. */
+const MOST_CONNECTIONS = 400;
+
+/** Whoever sends slowly is waited for so long: the head of a request, all of it (a large copy over a slow line), silence in between. */
+const PATIENCE = { headers: 20_000, request: 900_000, silence: 60_000 };
+
 const tryPort = (handler: RequestListener, host: string, port: number): Promise<Server> =>
   new Promise((resolve, reject) => {
-    const server = createServer(handler);
+    const server = createServer({ headersTimeout: PATIENCE.headers, requestTimeout: PATIENCE.request }, handler);
+    server.maxConnections = MOST_CONNECTIONS;
+    server.timeout = PATIENCE.silence;
     server.once('error', reject);
     server.listen(port, host, () => resolve(server));
   });

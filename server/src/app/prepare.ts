@@ -1,28 +1,12 @@
-import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { basename, join } from 'node:path';
-import { readSetFile } from '@parlor/core/set';
-import { createSet, openDatabase, type Store, serverStore } from '../store/index.ts';
-
-/** Lays out the demo sets under their file names. Throws when a demo file cannot be read, with every issue. */
-export const layOutDemo = async (store: Store, demo: string, at: Date): Promise<readonly string[]> => {
-  const names = readdirSync(demo)
-    .filter((name) => name.endsWith('.parlor.json'))
-    .sort();
-  for (const [index, name] of names.entries()) {
-    const read = readSetFile(readFileSync(join(demo, name), 'utf8'));
-    if (!read.ok) throw new Error(`${name}: ${read.error.map(({ path, message }) => `${path}: ${message}`).join('; ')}`);
-    // A millisecond apart, so that the shelf keeps their order.
-    const made = await createSet(store, basename(name, '.parlor.json').replace(/^\d+-/, ''), read.value, new Date(at.getTime() + index));
-    if (!made.ok) throw new Error(`${name}: ${made.error.code}`);
-  }
-  return names;
-};
+import { mkdirSync, rmSync } from 'node:fs';
+import { databaseIn, openAt, serverStore } from '../store/index.ts';
+import { layOutDemo } from './layOutDemo.ts';
 
 /** Makes the database that a first start begins from: newest schema, and the demo sets. */
 export const prepare = async (target: string, migrations: string, demo: string): Promise<readonly string[]> => {
   rmSync(target, { recursive: true, force: true });
   mkdirSync(target, { recursive: true });
-  const store = serverStore(await openDatabase(target, migrations, null));
+  const store = serverStore(await openAt(databaseIn(target), migrations));
   const names = await layOutDemo(store, demo, new Date());
   await store.close();
   return names;

@@ -1,16 +1,18 @@
 import type { ReadIssue } from '@parlor/core/set';
 import type { Middleware } from 'koa';
+import type { DocumentProblem, ReadingProblem } from '../reading/index.ts';
+import type { RestoreError } from '../shelf/index.ts';
 import type { StoreError } from '../store/index.ts';
 import { faultDetails, type Log } from './log.ts';
 
 /** Everything that a request can be answered with instead of what it asked for. */
 export type Failure =
   | StoreError
-  | { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] }
+  | RestoreError
+  | DocumentProblem
+  | ReadingProblem
   | { readonly code: 'bad-request'; readonly issues: readonly ReadIssue[] }
-  | { readonly code: 'picture-too-large'; readonly megabytes: number }
-  | { readonly code: 'picture-too-many-pixels'; readonly megapixels: number }
-  | { readonly code: 'picture-unreadable' | 'picture-of-other-kind' }
+  | { readonly code: 'picture-too-large' | 'copy-too-large'; readonly megabytes: number }
   | { readonly code: 'wrong-phrase' | 'too-many-tries'; readonly seconds: number }
   | { readonly code: 'not-found' | 'body-too-large' | 'not-json' | 'foreign-host' | 'foreign-origin' | 'pass-phrase-needed' | 'internal' };
 
@@ -19,16 +21,33 @@ const STATUS: Readonly<Record<Failure['code'], number>> = {
   'revision-not-found': 404,
   'preset-not-found': 404,
   'too-many-presets': 409,
+  'too-many-sets': 409,
+  'too-many-pictures': 409,
   'picture-not-found': 404,
   'picture-too-large': 413,
   'picture-too-many-pixels': 413,
   'picture-unreadable': 422,
   'picture-of-other-kind': 415,
+  'picture-too-slow': 422,
+  'picture-too-heavy': 422,
+  'svg-unreadable': 422,
+  'svg-too-large': 422,
+  'svg-filters': 422,
+  'svg-foreign': 422,
+  'svg-repeats': 422,
+  'svg-entities': 422,
+  'copy-unreadable': 422,
+  'copy-of-newer-version': 422,
+  'copy-damaged': 422,
+  'copy-row': 422,
+  'copy-too-large': 413,
   'not-found': 404,
   'stale-revision': 409,
   'storage-full': 507,
   'body-too-large': 413,
   'bad-document': 422,
+  'document-too-heavy': 422,
+  busy: 503,
   'bad-request': 400,
   'not-json': 415,
   'foreign-host': 421,
@@ -45,6 +64,7 @@ type Answer = { status: number; body: unknown; set: (name: string, value: string
 export const answerFailure = (context: Answer, failure: Failure): void => {
   context.status = STATUS[failure.code];
   if (failure.code === 'too-many-tries') context.set('Retry-After', String(failure.seconds));
+  if (failure.code === 'busy') context.set('Retry-After', '5');
   context.body = { error: failure };
 };
 
@@ -69,13 +89,13 @@ export const catchFailures =
     }
   };
 
-/** One line for each request that reached the sets, with its status and how long it took. */
+/** One line for each request that was answered by anything but a file of the application's own, with its status and how long it took. */
 export const logRequests =
   (log: Log, now: () => number): Middleware =>
   async (context, next) => {
     const start = now();
     await next();
-    if (!context.path.startsWith('/api')) return;
+    if (context.status < 400 && !context.path.startsWith('/api/')) return;
     const level = context.status >= 500 ? 'warn' : 'info';
     log({ level, event: 'request', method: context.method, status: context.status, ms: Math.round(now() - start) });
   };

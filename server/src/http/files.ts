@@ -1,24 +1,50 @@
-import { existsSync } from 'node:fs';
-import { extname, join } from 'node:path';
+import { readdirSync } from 'node:fs';
+import { extname, join, posix } from 'node:path';
 import { send } from '@koa/send';
 import type { Context, Middleware } from 'koa';
 
 const YEAR = 365 * 24 * 60 * 60 * 1000;
+
+/** Every file below a directory, as its address; what is not among them is not there, wherever a path may lead. */
+const addressesIn = (root: string, before = ''): readonly string[] =>
+  readdirSync(join(root, before), { withFileTypes: true }).flatMap((entry) =>
+    entry.isDirectory() ? addressesIn(root, `${before}/${entry.name}`) : [`${before}/${entry.name}`],
+  );
 
 /** The start page is never stored: a browser that keeps whole pages, workers and all, for the way back may freeze the page that it goes to. */
 const startPage = async (context: Context, root: string): Promise<void> => {
   await send(context, 'index.html', { root, setHeaders: (response) => response.setHeader('Cache-Control', 'no-store') });
 };
 
-/** Serves the built web application. Files with a hash in their name may be kept for ever; every other address is a view, and gets
- *  the start page. */
-export const files =
-  (root: string): Middleware =>
-  async (context, next) => {
+/** Serves the built web application, which is for everybody. Files with a hash in their name may be kept for ever; every other address without a
+ *  dot is a view, and gets the start page. What is spelled in the least like an address of the interface is none of these. */
+export const files = (root: string): Middleware => {
+  const known = new Set(addressesIn(root));
+  return async (context, next) => {
     if (context.method !== 'GET' && context.method !== 'HEAD') return next();
-    const isFile = extname(context.path) !== '' && existsSync(join(root, context.path));
-    if (!isFile && extname(context.path) !== '') return next();
-    const hashed = context.path.startsWith('/assets/');
-    if (!isFile) return startPage(context, root);
-    await send(context, context.path, { root, ...(hashed ? { maxAge: YEAR, immutable: true } : { maxAge: 0 }) });
+    if (known.has(context.path)) {
+      const hashed = context.path.startsWith('/assets/');
+      return void (await send(context, context.path, { root, ...(hashed ? { maxAge: YEAR, immutable: true } : { maxAge: 0 }) }));
+    }
+    return isInterface(context.path) || extname(context.path) !== '' ? next() : startPage(context, root);
   };
+};
+
+const decoded = (path: string): string => {
+  try {
+    return decodeURIComponent(path);
+  } catch {
+    return path;
+  }
+};
+
+/** Whether an address is one of the interface's, however it is spelled: packed, doubled, roundabout, in large letters. */
+export const isInterface = (path: string): boolean => {
+  // Twice, for what was packed twice.
+  const read = posix.normalize(decoded(decoded(path)).replace(/\\/g, '/')).toLowerCase();
+  const [first = ''] = read.split('/').filter((part) => part !== '' && part !== '.' && part !== '..');
+  return first.replace(/[^\w]/g, '') === 'api' || /^api[^\w]/.test(first);
+};
+
+/** The one spelling that an address of the interface has. */
+export const isSpelled = (path: string): boolean => /^\/api(\/[\w-]+)+$/.test(path);

@@ -2,6 +2,7 @@
 import { isIP } from 'node:net';
 import type { Middleware } from 'koa';
 import { answerFailure } from './failure.ts';
+import { isInterface, isSpelled } from './files.ts';
 
 /** The name in a Host header or an origin, without port and brackets, in lower case; null when it is neither. */
 const nameOf = (host: string): string | null => {
@@ -36,15 +37,23 @@ const isOwn = (origin: string, host: string, site: string): boolean => {
   }
 };
 
-/** Where pictures are brought in. */
-const PICTURES = '/api/pictures';
+/** What comes as it is, and of which kind: no form of another site can send these unasked. */
+const BARE: Readonly<Record<string, string>> = { '/api/pictures': 'image/*', '/api/shelf/copy': 'application/gzip' };
 
-/** Refuses foreign hosts always, foreign origins wherever something would change, and bodies that are not plain JSON, or a picture where
- *  one is taken. */
+/** A request with two hosts is read by one program as for the one and by another as for the other. */
+const hasOneHost = (raw: readonly string[]): boolean => raw.filter((name, index) => index % 2 === 0 && name.toLowerCase() === 'host').length === 1;
+
+/** Refuses foreign hosts always, foreign origins wherever something would change, bodies that are not plain JSON (or what is taken as it is), and
+ *  addresses of the interface that are spelled another way than theirs. */
 export const guard =
   (answersTo: (host: string) => boolean): Middleware =>
   async (context, next) => {
-    if (!answersTo(context.get('host'))) return answerFailure(context, { code: 'foreign-host' });
+    if (!hasOneHost(context.req.rawHeaders) || !answersTo(context.get('host'))) return answerFailure(context, { code: 'foreign-host' });
+    if (isInterface(context.path)) {
+      // What is answered there is nobody else's, and is not kept by whoever passes it on.
+      context.set('Cache-Control', 'no-store');
+      if (!isSpelled(context.path)) return answerFailure(context, { code: 'not-found' });
+    }
     if (!changes(context.method)) return next();
     if (!isOwn(context.get('origin'), context.get('host'), context.get('sec-fetch-site'))) {
       return answerFailure(context, { code: 'foreign-origin' });
@@ -52,8 +61,7 @@ export const guard =
     const hasBody = context.get('transfer-encoding') !== '' || Number(context.get('content-length') || 0) > 0;
     // Our pages send nothing packed; whoever does may mean a body that unpacks without end.
     const packed = !['', 'identity'].includes(context.get('content-encoding'));
-    // A picture comes as it is; its kind no form of another site can send unasked.
-    const plain = context.path === PICTURES ? context.is('image/*') : context.is('application/json');
+    const plain = context.is(BARE[context.path] ?? 'application/json');
     if (packed || (hasBody && !plain)) return answerFailure(context, { code: 'not-json' });
     return next();
   };

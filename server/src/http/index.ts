@@ -1,4 +1,7 @@
+export type { Proxies } from './address.ts';
 export { createApp } from './createApp.ts';
-export { type Door, makeDoor, newSalt, waitAfter } from './door.ts';
+export { type Door, makeDoor, newSalt } from './door.ts';
 export { namesOf } from './guard.ts';
-export { jsonLog, type Log, type LogEntry } from './log.ts';
+export { faultDetails, jsonLog, type Log, type LogEntry } from './log.ts';
+export { waitAfter } from './patience.ts';
+export type { ShelfDesk } from './shelf.ts';

@@ -8,7 +8,7 @@ export const readBody = <T>(context: Context, schema: z.ZodType<T>): T | undefin
   if (read.success) return read.data;
   answerFailure(context, {
     code: 'bad-request',
-    issues: read.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
+    issues: read.error.issues.slice(0, 100).map(({ path, message }) => ({ path: path.join('.'), message })),
   });
   return undefined;
 };

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import Router from '@koa/router';
 import type { Result } from '@parlor/core/kit';
-import { type Piece, readPiece, readSet, type SetDocument } from '@parlor/core/set';
+import { type Piece, readPiece, type SetDocument } from '@parlor/core/set';
 import type { Context } from 'koa';
 import { z } from 'zod';
+import type { DocumentReader } from '../reading/index.ts';
 import {
   createSet,
+  documentNow,
   forgetPreset,
   getRevision,
   getSet,
@@ -14,23 +16,38 @@ import {
   listPresets,
   listRevisions,
   listSets,
-  type Store,
   saveSet,
   setAway,
 } from '../store/index.ts';
+import { type House, sessionRoutes } from './door.ts';
 import { answerFailure, type Failure } from './failure.ts';
 import { showPicture, takePicture } from './pictures.ts';
+import type { AppParts } from './parts.ts';
 import { readBody } from './readBody.ts';
+import { shelfRoutes } from './shelf.ts';
 
 const LAST_REVISION = 2_147_483_646;
 const createBody = z.strictObject({ document: z.unknown(), words: z.enum(['begun', 'brought in', 'a copy']).default('begun') });
 const presetBody = z.strictObject({ piece: z.unknown() });
 const saveBody = z.strictObject({ basedOn: z.number().int().min(1).max(LAST_REVISION), document: z.unknown() });
 
-const readDocument = (context: Context, data: unknown): SetDocument | undefined => {
-  const read = readSet(data);
-  if (read.ok) return read.value;
-  answerFailure(context, { code: 'bad-document', issues: read.error });
+/** No document is larger written out, so that what was taken once can be saved again. */
+const MOST_BYTES = 4_000_000;
+
+/** About how many bytes a request's body came as. */
+const sizeOf = (context: Context): number => Number(context.get('content-length')) || MOST_BYTES;
+
+/** Reads a document, or answers what is wrong with it; with the one before it, what changed in words. */
+const readDocument = async (
+  context: Context,
+  documents: DocumentReader,
+  data: unknown,
+  size: number,
+  before: string | null = null,
+): Promise<{ readonly document: SetDocument; readonly words: string } | undefined> => {
+  const read = await documents.read(data, size, before);
+  if (read.ok && read.value.bytes <= MOST_BYTES) return read.value;
+  answerFailure(context, read.ok ? { code: 'body-too-large' } : read.error);
   return undefined;
 };
 
@@ -47,20 +64,39 @@ const answer = <T>(context: Context, result: Result<T, Failure>, body: (value: T
 };
 
 /** Answers a stored document once it has passed its door again. */
-const answerStored = (context: Context, found: Result<{ readonly document: unknown }, Failure>): void => {
-  const document = found.ok ? readDocument(context, found.value.document) : undefined;
-  if (!found.ok) answerFailure(context, found.error);
-  else if (document) context.body = { ...found.value, document };
+const answerStored = async (
+  context: Context,
+  documents: DocumentReader,
+  found: Result<{ readonly document: unknown }, Failure>,
+): Promise<void> => {
+  if (!found.ok) return answerFailure(context, found.error);
+  const { document } = found.value;
+  const read = await documents.read(document, JSON.stringify(document).length);
+  if (read.ok) context.body = { ...found.value, document: read.value.document };
+  else answerFailure(context, read.error);
 };
 
 /** The names that sets have; anything else names none. */
 const ID = /^[\w-]{1,80}$/;
 const NUMBER = /^[1-9]\d{0,8}$/;
 
-/** The interface under /api: sets listed, read, made, saved over the revision they are based on, their history, taken off the shelf and
- *  put back; and the maker's own presets. */
-export const routes = (store: Store, clock: () => Date): Router => {
-  const router = new Router({ prefix: '/api' });
+/** Presets are never changed under their names, so each is read at its door once. */
+const presetReader = () => {
+  const known = new Map<string, Piece | null>();
+  return (id: string, data: unknown): Piece | null => {
+    const before = known.get(id);
+    if (before !== undefined) return before;
+    const read = readPiece(data);
+    const piece = read.ok ? read.value : null;
+    known.set(id, piece);
+    return piece;
+  };
+};
+
+/** The interface under /api for those inside: sets listed, read, made, saved over the revision they are based on, their history, taken off the
+ *  shelf and put back; the maker's own presets and pictures; the shelf as a whole; who else is inside. */
+export const routes = ({ store, desk, documents, pictures, door, clock }: AppParts, house: House): Router => {
+  const router = new Router({ prefix: '/api', sensitive: true, strict: true });
   router.param('id', (id, context, next) => (ID.test(id) ? next() : answerFailure(context, { code: 'not-found' })));
   router.param('revision', (revision, context, next) => (NUMBER.test(revision) ? next() : answerFailure(context, { code: 'not-found' })));
   const named = (context: { params: Record<string, string> }, name = 'id'): string => context.params[name] ?? '';
@@ -73,20 +109,23 @@ export const routes = (store: Store, clock: () => Date): Router => {
   });
   router.post('/sets', async (context) => {
     const body = readBody(context, createBody);
-    const document = body && readDocument(context, body.document);
-    if (!body || !document) return;
-    const made = await createSet(store, randomUUID(), document, clock(), body.words);
+    const read = body && (await readDocument(context, documents, body.document, sizeOf(context)));
+    if (!body || !read) return;
+    const made = await createSet(store, randomUUID(), read.document, clock(), body.words);
     context.status = 201;
     answer(context, made);
   });
   router.get('/sets/:id', async (context) => {
-    answerStored(context, await getSet(store.db, named(context)));
+    await answerStored(context, documents, await getSet(store.db, named(context)));
   });
   router.put('/sets/:id', async (context) => {
     const body = readBody(context, saveBody);
-    const document = body && readDocument(context, body.document);
-    if (!body || !document) return;
-    answer(context, await saveSet(store, named(context), body.basedOn, document, clock()));
+    if (!body) return;
+    // What a stale save would change needs no words.
+    const before = await documentNow(store.db, named(context));
+    const text = before?.revision === body.basedOn ? before.text : null;
+    const read = await readDocument(context, documents, body.document, sizeOf(context), text);
+    if (read) answer(context, await saveSet(store, named(context), body.basedOn, read.document, clock(), read.words));
   });
   router.delete('/sets/:id', async (context) => {
     answer(context, await setAway(store, named(context), clock()));
@@ -98,13 +137,14 @@ export const routes = (store: Store, clock: () => Date): Router => {
     answer(context, await listRevisions(store, named(context)), (list) => ({ revisions: list }));
   });
   router.get('/sets/:id/revisions/:revision', async (context) => {
-    answerStored(context, await getRevision(store, named(context), Number(named(context, 'revision'))));
+    await answerStored(context, documents, await getRevision(store, named(context), Number(named(context, 'revision'))));
   });
+  const presetOf = presetReader();
   router.get('/presets', async (context) => {
     // What no longer passes its door is left out, not failed for.
     const kept = (await listPresets(store)).flatMap(({ id, piece }) => {
-      const read = readPiece(piece);
-      return read.ok ? [{ id, piece: read.value }] : [];
+      const read = presetOf(id, piece);
+      return read ? [{ id, piece: read }] : [];
     });
     context.body = { presets: kept };
   });
@@ -119,8 +159,9 @@ export const routes = (store: Store, clock: () => Date): Router => {
   router.delete('/presets/:id', async (context) => {
     answer(context, await forgetPreset(store, named(context)));
   });
-  router.post('/pictures', (context) => takePicture(context, store, clock));
+  router.post('/pictures', (context) => takePicture(context, store, pictures, clock));
   router.get('/pictures/:id', (context) => showPicture(context, store, named(context)));
-  router.all('/{*rest}', (context) => answerFailure(context, { code: 'not-found' }));
+  shelfRoutes(router, { store, desk, clock });
+  sessionRoutes(router, door, house);
   return router;
 };

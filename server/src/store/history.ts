@@ -1,32 +1,19 @@
 import { err, ok, type Result } from '@parlor/core/kit';
-import { and, desc, eq, lte, sql } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import type { Db } from './database.ts';
 import { revisions, sets } from './schema.ts';
 import type { Store, StoreError } from './store.ts';
+import { thin } from './thin.ts';
 
 /** A save as the history lists it. */
 export type RevisionSummary = { readonly revision: number; readonly savedAt: string; readonly words: string };
 
 type Revision = { readonly id: string; readonly revision: number; readonly words: string; readonly at: Date; readonly document: unknown };
 
-/** So many of the newest saves are kept one by one; of older ones the last of each day. */
-const NEWEST = 200;
-const THIN_EVERY = 50;
-
-const thin = async (tx: Db, id: string, newest: number): Promise<void> => {
-  const old = and(eq(revisions.setId, id), lte(revisions.revision, newest - NEWEST));
-  const lastOfDays = tx
-    .select({ last: sql<number>`max(${revisions.revision})` })
-    .from(revisions)
-    .where(old)
-    .groupBy(sql`date_trunc('day', ${revisions.savedAt})`);
-  await tx.delete(revisions).where(and(old, sql`${revisions.revision} not in (${lastOfDays})`));
-};
-
 /** Keeps a save in the history, and thins what is old now and then. */
 export const keepRevision = async (tx: Db, { id, revision, words, at, document }: Revision): Promise<void> => {
   await tx.insert(revisions).values({ setId: id, revision, words, savedAt: at, document });
-  if (revision % THIN_EVERY === 0) await thin(tx, id, revision);
+  await thin(tx, id, revision);
 };
 
 /** The saves of a set that are kept, the newest first. */

@@ -1,8 +1,13 @@
-export { databaseIn, openDatabase } from './database.ts';
+export { copyPrepared, type Database, type Db, databaseIn, faultOfFiles, openAt } from './database.ts';
+export { countDay, countedDays } from './days.ts';
+export { doAgain, type Entry } from './entry.ts';
 export { getRevision, listRevisions } from './history.ts';
-export { takeLock } from './lock.ts';
-export { getPicture, type Kept, keepPicture } from './pictures.ts';
+export { type PictureFiles, pictureFilesIn, sumOf } from './pictureFiles.ts';
+export { collectPictures, getPicture, type Kept, keepPicture, pictureCounts } from './pictures.ts';
 export { forgetPreset, keepPreset, listPresets, MOST_PRESETS } from './presets.ts';
+export { type PictureRow, type PresetRow, putRow, type RevisionRow, type Row, rowsOf, type SetRow } from './rows.ts';
+export { marks, pictures, presets, revisions, sessions, sets } from './schema.ts';
 export { openServer } from './server.ts';
-export { createSet, getSet, isBare, listAway, listSets, purgeAway, saveSet, setAway } from './sets.ts';
-export { markOnce, openStore, type Store, type StoreError, serverStore } from './store.ts';
+export { beginSession, endSession, isSession, listSessions, SESSION_DAYS } from './sessions.ts';
+export { createSet, documentNow, getSet, isBare, listAway, listSets, purgeAway, saveSet, setAway } from './sets.ts';
+export { change, codeOf, journalMark, markOnce, noteJournal, type Store, type StoreError, serverStore } from './store.ts';

@@ -9,6 +9,9 @@ export type StoredPreset = { readonly id: string; readonly name: string; readonl
 
 export const MOST_PRESETS = 200;
 
+/** Any number that no other program uses for its advisory locks on this database. */
+const PRESET_LOCK = 7_204_512;
+
 /** The maker's own presets, the oldest first. */
 export const listPresets = ({ db }: Store): Promise<readonly StoredPreset[]> =>
   db.select({ id: presets.id, name: presets.name, piece: presets.piece }).from(presets).orderBy(presets.createdAt, presets.id);
@@ -16,6 +19,8 @@ export const listPresets = ({ db }: Store): Promise<readonly StoredPreset[]> =>
 /** Keeps a piece to start others from. Errors: 'too-many-presets', 'storage-full'. */
 export const keepPreset = (store: Store, id: string, piece: Piece, at: Date): Promise<Result<StoredPreset, StoreError>> =>
   change(store, async (tx) => {
+    // Of two processes on one database server the second waits here, so that the count is right.
+    await tx.execute(sql`select pg_advisory_xact_lock(${PRESET_LOCK})`);
     const [row] = await tx.select({ count: sql<number>`count(*)::int` }).from(presets);
     if ((row?.count ?? 0) >= MOST_PRESETS) return err({ code: 'too-many-presets', most: MOST_PRESETS });
     const { name } = piece;

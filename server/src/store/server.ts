@@ -19,10 +19,12 @@ const migrateAlone = async (pool: pg.Pool, migrations: string): Promise<void> =>
   }
 };
 
-/** Opens a PostgreSQL server's database and brings it to the newest schema; `onFault` hears of connections that break while idle. */
+/** Opens a PostgreSQL server's database and brings it to the newest schema; `onFault` hears of connections that break, idle or at work. */
 export const openServer = async (url: string, migrations: string, onFault: (problem: Error) => void): Promise<Database> => {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 10_000 });
   pool.on('error', onFault);
+  // A connection that is out for a transaction has listeners of its own; without one its end would be the application's.
+  pool.on('connect', (client) => client.on('error', onFault));
   try {
     await migrateAlone(pool, migrations);
   } catch (problem) {

@@ -1,7 +1,8 @@
 import { err, ok, type Result } from '@parlor/core/kit';
-import { describeChange, readSet, type SetDocument } from '@parlor/core/set';
-import { and, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import type { SetDocument } from '@parlor/core/set';
+import { and, desc, eq, isNotNull, isNull, lt, lte, sql } from 'drizzle-orm';
 import type { Db } from './database.ts';
+import { countedDays } from './days.ts';
 import { keepRevision } from './history.ts';
 import { sets } from './schema.ts';
 import { change, type Store, type StoreError } from './store.ts';
@@ -24,6 +25,9 @@ export type StoredSet = { readonly id: string; readonly revision: number; readon
 /** How long a set that was taken off the shelf is kept. */
 const KEPT_DAYS = 30;
 const DAY = 86_400_000;
+
+/** So many sets are on the shelf and off it at the most. */
+export const MOST_SETS = 5_000;
 
 const columns = { id: sets.id, name: sets.name, about: sets.about, revision: sets.revision, updatedAt: sets.updatedAt };
 
@@ -63,18 +67,19 @@ export const createSet = (
 ): Promise<Result<StoredSet, StoreError>> =>
   change(store, async (tx) => {
     const { name, about } = document;
+    const [row] = await tx.select({ count: sql<number>`count(*)::int` }).from(sets);
+    if ((row?.count ?? 0) >= MOST_SETS) return err({ code: 'too-many-sets', most: MOST_SETS });
     await tx.insert(sets).values({ id, name, about, revision: 1, document, createdAt: at, updatedAt: at });
     await keepRevision(tx, { id, revision: 1, words, at, document });
     await store.record(tx, { kind: 'save', id, revision: 1, words, at: at.toISOString(), document });
     return ok({ id, revision: 1, document });
   });
 
-const wordsFor = (before: unknown, document: SetDocument): string => {
-  const read = readSet(before);
-  return read.ok ? describeChange(read.value, document) : 'everything anew';
-};
+/** A set's newest document and its revision, for whoever says in words what a save changes before it is saved. */
+export const documentNow = async (db: Db, id: string): Promise<{ readonly revision: number; readonly text: string } | undefined> =>
+  (await db.select({ revision: sets.revision, text: sql<string>`${sets.document}::text` }).from(sets).where(present(id)))[0];
 
-/** Saves a document over the revision it is based on. The row is locked first, so of two saves on one revision one wins.
+/** Saves a document over the revision it is based on; `words` say what changed. The row is locked first, so of two saves on one revision one wins.
  *  Errors: 'stale-revision' with the revision that stands now, 'set-not-found', 'storage-full' (then nothing is saved). */
 export const saveSet = (
   store: Store,
@@ -82,12 +87,13 @@ export const saveSet = (
   basedOn: number,
   document: SetDocument,
   at: Date,
+  words: string,
 ): Promise<Result<{ readonly revision: number }, StoreError>> =>
   change(store, async (tx) => {
-    const [before] = await tx.select({ revision: sets.revision, document: sets.document }).from(sets).where(present(id)).for('update');
+    const [before] = await tx.select({ revision: sets.revision }).from(sets).where(present(id)).for('update');
     if (!before) return err({ code: 'set-not-found', id });
     if (before.revision !== basedOn) return err({ code: 'stale-revision', id, revision: before.revision });
-    const [revision, words] = [basedOn + 1, wordsFor(before.document, document)];
+    const revision = basedOn + 1;
     await tx.update(sets).set({ document, name: document.name, about: document.about, revision, updatedAt: at }).where(eq(sets.id, id));
     await keepRevision(tx, { id, revision, words, at, document });
     await store.record(tx, { kind: 'save', id, revision, words, at: at.toISOString(), document });
@@ -97,18 +103,23 @@ export const saveSet = (
 /** Takes a set off the shelf at a time, or puts it back (null). */
 export const setAway = (store: Store, id: string, at: Date | null): Promise<Result<{ readonly id: string }, StoreError>> =>
   change(store, async (tx) => {
-    const [row] = await tx.update(sets).set({ deletedAt: at }).where(eq(sets.id, id)).returning({ id: sets.id });
+    const day = at === null ? null : await countedDays(tx);
+    const [row] = await tx.update(sets).set({ deletedAt: at, awayDay: day }).where(eq(sets.id, id)).returning({ id: sets.id });
     if (!row) return err({ code: 'set-not-found', id });
-    await store.record(tx, { kind: 'away', id, at: at?.toISOString() ?? null });
+    await store.record(tx, { kind: 'away', id, at: at?.toISOString() ?? null, day });
     return ok(row);
   });
 
-/** Forgets the sets that have been off the shelf for longer than they are kept. */
+/** Forgets the sets that have been off the shelf for longer than they are kept: by the clock, and by the days that were counted, for a clock that
+ *  was wrong once must not cost a set. */
 export const purgeAway = (store: Store, now: Date): Promise<Result<readonly string[], StoreError>> =>
   change(store, async (tx) => {
+    const days = await countedDays(tx);
+    // What was put away before days were counted is counted from now on.
+    await tx.update(sets).set({ awayDay: days }).where(and(isNotNull(sets.deletedAt), isNull(sets.awayDay)));
     const gone = await tx
       .delete(sets)
-      .where(lt(sets.deletedAt, new Date(now.getTime() - KEPT_DAYS * DAY)))
+      .where(and(lt(sets.deletedAt, new Date(now.getTime() - KEPT_DAYS * DAY)), lte(sets.awayDay, days - KEPT_DAYS)))
       .returning({ id: sets.id });
     const ids = gone.map(({ id }) => id);
     if (ids.length > 0) await store.record(tx, { kind: 'purge', ids });

@@ -3,7 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { takeLock } from './index.ts';
+import { takeLock } from './lock.ts';
 
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-lock-'));
 const hold = (directory: string, holder: object | string) =>
