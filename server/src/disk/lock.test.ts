@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -10,14 +10,14 @@ const hold = (directory: string, holder: object | string) =>
   writeFileSync(join(directory, 'parlor.lock'), typeof holder === 'string' ? holder : JSON.stringify(holder));
 
 describe('the lock of a data directory', () => {
-  it('is held by one at a time, and given free', () => {
+  it('is held by one at a time, and given free', async () => {
     const directory = place();
-    const first = takeLock(directory);
+    const first = await takeLock(directory);
     expect(first.ok).toBe(true);
-    expect(takeLock(directory)).toMatchObject({ ok: false, error: { code: 'data-directory-in-use', pid: process.pid } });
+    expect(await takeLock(directory)).toMatchObject({ ok: false, error: { code: 'data-directory-in-use', pid: process.pid } });
     if (first.ok) first.value.release();
-    expect(takeLock(directory).ok).toBe(true);
-    expect(readdirSync(directory)).toEqual(['parlor.lock']);
+    expect((await takeLock(directory)).ok).toBe(true);
+    expect(readdirSync(directory).sort()).toEqual(['parlor.beat', 'parlor.lock', 'parlor.socket']);
   });
 
   it('of a process that is gone is taken over, and leaves nothing behind', async () => {
@@ -25,15 +25,15 @@ describe('the lock of a data directory', () => {
     const gone = spawn(process.execPath, ['-e', '']);
     await new Promise((resolve) => gone.once('exit', resolve));
     hold(directory, { pid: gone.pid, started: '12345' });
-    expect(takeLock(directory).ok).toBe(true);
-    expect(readdirSync(directory)).toEqual(['parlor.lock']);
+    expect((await takeLock(directory)).ok).toBe(true);
+    expect(readdirSync(directory).sort()).toEqual(['parlor.beat', 'parlor.lock', 'parlor.socket']);
   });
 
-  it('of a process whose number now belongs to another is taken over', () => {
+  it('of a process whose number now belongs to another is taken over', async () => {
     const directory = place();
     hold(directory, { pid: process.pid, started: '1' });
     // Only where the system tells when a process started can the two be told apart.
-    expect(takeLock(directory).ok).toBe(existsSync('/proc/self/stat'));
+    expect((await takeLock(directory)).ok).toBe(existsSync('/proc/self/stat'));
   });
 
   it('of a process that was killed and that nobody waited for is taken over', async () => {
@@ -44,22 +44,23 @@ describe('the lock of a data directory', () => {
     process.kill(pid, 'SIGKILL');
     await new Promise((later) => setTimeout(later, 100));
     hold(directory, { pid, started: '' });
-    expect(takeLock(directory).ok).toBe(existsSync('/proc/self/stat'));
+    expect((await takeLock(directory)).ok).toBe(existsSync('/proc/self/stat'));
     shell.kill();
   });
 
-  it('that nobody can read is taken over', () => {
+  it('that nobody can read is taken over', async () => {
     const directory = place();
     hold(directory, '{"pid":');
-    expect(takeLock(directory).ok).toBe(true);
+    expect((await takeLock(directory)).ok).toBe(true);
   });
 
   it('of a living process stays its own', async () => {
     const directory = place();
     const living = spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60000)']);
     await new Promise((resolve) => living.once('spawn', resolve));
-    hold(directory, { pid: living.pid, started: '' });
-    expect(takeLock(directory)).toMatchObject({ ok: false, error: { pid: living.pid } });
+    const stat = readFileSync(`/proc/${living.pid}/stat`, 'utf8');
+    hold(directory, { pid: living.pid, started: stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] });
+    expect(await takeLock(directory)).toMatchObject({ ok: false, error: { pid: living.pid } });
     living.kill();
   });
 });

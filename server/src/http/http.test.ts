@@ -80,6 +80,8 @@ describe('sets over HTTP', () => {
             throw Object.assign(new Error(`Failed query: ${secret}`), { code: 'XX000' });
           },
         } as never,
+        pictures: null,
+        transaction: () => Promise.reject(new Error(secret)),
         record: async () => undefined,
         close: async () => undefined,
       },

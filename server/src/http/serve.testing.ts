@@ -4,8 +4,10 @@ import { createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { openDatabase, openStore, type Store } from '../store/index.ts';
-import { createApp, type Door, type LogEntry, namesOf } from './index.ts';
+import { documentReader, pictureReader } from '../reading/index.ts';
+import { dropNotice, openOwn, readNotices } from '../shelf/index.ts';
+import type { Store } from '../store/index.ts';
+import { createApp, type Door, type LogEntry, namesOf, type ShelfDesk } from './index.ts';
 
 export const root = resolve(import.meta.dirname, '../../..');
 
@@ -44,19 +46,29 @@ export type Wishes = {
   readonly clock?: () => Date;
   readonly answersTo?: (host: string) => boolean;
   readonly store?: Store;
+  readonly proxies?: readonly string[];
 };
 
+/** What a shelf in a directory is opened with. */
+export const placesFor = (directory: string) => ({
+  directory,
+  migrations: join(root, 'server/migrations'),
+  prepared: join(root, 'server/dist/prepared'),
+  probe: null,
+});
+
 /** A store of its own in a directory of its own, begun from the prepared database. */
-export const freshStore = async (directory = mkdtempSync(join(tmpdir(), 'parlor-store-'))) => {
-  const database = await openDatabase(directory, join(root, 'server/migrations'), join(root, 'server/dist/prepared'));
-  return { ...(await openStore(database, directory)), directory };
-};
+export const freshStore = async (directory = mkdtempSync(join(tmpdir(), 'parlor-store-')), clock = () => new Date()) => ({
+  ...(await openOwn(placesFor(directory), false, clock, () => undefined)),
+  directory,
+});
 
 export const serve = async ({
   door = null,
   clock = () => new Date(),
   answersTo = namesOf([], false),
   store: given,
+  proxies = [],
 }: Wishes = {}): Promise<Served> => {
   const directory = mkdtempSync(join(tmpdir(), 'parlor-http-'));
   const webRoot = join(directory, 'web');
@@ -65,7 +77,19 @@ export const serve = async ({
   writeFileSync(join(webRoot, 'assets/x-123.js'), 'x');
   const store = given ?? (await freshStore(directory)).store;
   const log: LogEntry[] = [];
-  const app = createApp({ store, webRoot, log: (entry) => log.push(entry), door, answersTo, clock });
+  const documents = documentReader(join(root, 'server/dist/readerMain.js'));
+  const pictures = pictureReader(join(root, 'server/dist/pictureMain.js'));
+  const desk: ShelfDesk = {
+    notices: () => readNotices(directory),
+    dropNotice: (id) => dropNotice(directory, id),
+    newestCopy: () => null,
+    incoming: directory,
+  };
+  const app = createApp({
+    ...{ store, desk, documents, pictures, webRoot, door, answersTo, clock },
+    log: (entry) => log.push(entry),
+    proxies: new Set(proxies),
+  });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((ready) => server.once('listening', ready));
   // On a machine that is busy for seconds a connection kept for the next request must not be dropped just when that is sent.
@@ -97,6 +121,8 @@ export const serve = async ({
   const stop = async () => {
     server.closeAllConnections();
     server.close();
+    documents.close();
+    pictures.close();
     await store.close();
   };
   return { base, directory, store, log, ask, raw, stop };
