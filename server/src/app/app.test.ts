@@ -88,6 +88,8 @@ describe('the configuration', () => {
       port: 5180,
       host: '127.0.0.1',
       names: [],
+      proxies: [],
+      keep: null,
       onNetwork: false,
       phrase: null,
       log: 'warn',
@@ -111,11 +113,24 @@ describe('the configuration', () => {
     });
   });
 
+  it('takes a setting that is empty for one that is not there', () => {
+    expect(readConfig({ PORT: '', PARLOR_DATA: '', PARLOR_PASSPHRASE: '', DATABASE_URL: '' }, '/parlor')).toMatchObject({
+      port: 5180,
+      data: '/parlor/data',
+      phrase: null,
+      databaseUrl: null,
+    });
+  });
+
   it.each([
     [{ PORT: 'soon' }, 'PORT must be a number'],
     [{ PARLOR_HOST: '192.168.1.5' }, 'PARLOR_PASSPHRASE'],
     [{ PARLOR_HOST: '::' }, 'PARLOR_PASSPHRASE'],
-    [{ PARLOR_PASSPHRASE: 'short' }, 'PARLOR_PASSPHRASE must have at least 8 characters'],
+    [{ PARLOR_PASSPHRASE: 'short' }, 'PARLOR_PASSPHRASE must have at least 12 letters and signs'],
+    [{ PARLOR_PASSPHRASE: '             ' }, 'PARLOR_PASSPHRASE must have at least 12'],
+    [{ PARLOR_PASSPHRASE: 'password123456' }, 'none that everybody tries'],
+    [{ PARLOR_PASSPHRASE: 'aaaaaaaaaaaaaaaaaa' }, 'none that everybody tries'],
+    [{ PARLOR_PROXY: 'loopback' }, 'PARLOR_PASSPHRASE'],
     [{ DATABASE_URL: 'mysql://x' }, 'DATABASE_URL must begin with postgres://'],
   ])('names the setting that cannot be used: %o', (environment, words) => {
     expect(() => readConfig(environment, '/')).toThrow(words);
