@@ -161,13 +161,30 @@ const NAMED = {
 const boardsWithin = (piece: Shape['pieces'][number]): readonly Room['boards'][] =>
   piece.family === 'room' ? (piece as unknown as Room).shells.map(({ shell }) => shell.boards) : [];
 
+const partsAbout = (pieces: readonly Shape['pieces'][number][]): number =>
+  pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
+
+const tooManyParts = (parts: number): string => `A set can hold at most ${MOST_PARTS} parts; this one would have about ${parts}.`;
+
+/** No set is larger written out, in letters. */
+const MOST_LETTERS = 4_000_000;
+
+/** Which limit a document breaks, in words; null where it breaks none. An edit that does is refused where it is made, for it could not be kept. */
+export const brokenLimit = (document: SetDocument): string | null => {
+  const { pieces } = document;
+  if (pieces.length > MOST_PIECES) return `A set can hold at most ${MOST_PIECES} pieces; this one would have ${pieces.length}.`;
+  const parts = partsAbout(pieces);
+  if (parts > MOST_PARTS) return tooManyParts(parts);
+  return JSON.stringify(document).length > MOST_LETTERS ? 'A set can hold at most 4 MB; this one would be larger.' : null;
+};
+
 const checkNames = (found: Shape, context: z.RefinementCtx): void => {
   const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
   for (const [list, word] of Object.entries(NAMED) as [keyof typeof NAMED, string][])
     for (const index of doubles(found[list].map(({ id }) => id))) issue([list, index, 'id'], `Another ${word} has this id.`);
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
-  const parts = found.pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
-  if (parts > MOST_PARTS) issue(['pieces'], `These pieces have about ${parts} parts; ${MOST_PARTS} are the most in one set.`);
+  const parts = partsAbout(found.pieces);
+  if (parts > MOST_PARTS) issue(['pieces'], tooManyParts(parts));
   found.pieces.forEach((piece, index) => {
     const known = (boards: Readonly<Record<string, string | null>>, path: readonly (string | number)[]): void => {
       for (const [role, id] of Object.entries(boards))

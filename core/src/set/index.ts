@@ -23,7 +23,7 @@ export { describeFinding } from './describe.ts';
 export { goodWords } from './describeFit.ts';
 export { describeMend } from './describeMend.ts';
 export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
-export { type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document.ts';
+export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document.ts';
 export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type Fit, fitOf, seatUnder } from './fit.ts';

@@ -38,7 +38,7 @@ describe('the application as a process', () => {
   it('refuses a directory that another process has, naming it', async () => {
     const directory = place();
     const { child } = await start(directory);
-    await expect(start(directory)).rejects.toThrow(`in use by another Bashful Parlor (process ${child.pid})`);
+    await expect(start(directory)).rejects.toThrow(`in use by another Bashful Parlor (process ${child.pid} on `);
   });
 
   it('moves to the next free port and says so', async () => {

@@ -17,6 +17,7 @@ const WORDS: Readonly<Record<SaveState, string>> = {
 const WHY: Readonly<Partial<Record<SaveState, string>>> = {
   offline: 'Bashful Parlor cannot be reached. What you do is kept in this browser, and sent as soon as it answers again.',
   full: 'There is no room on the disk where sets are kept. What you do is kept in this browser; make room, and it is saved.',
+  refused: 'The shelf did not accept this version. It is kept in this browser; save it as a file from the page of sets to be sure.',
   closed: 'The pass phrase is asked for again. What you do is kept in this browser until then.',
 };
 
@@ -25,10 +26,11 @@ export const SaveLine = ({ className }: { readonly className?: string }) => {
   const { id, save, keptHere, reasons } = useAppSelector((state) => state.openSet);
   if (!id) return null;
   const waiting = save === 'offline' || save === 'full';
-  const words = keptHere ? WORDS[save] : 'NOT kept: save as a file';
+  // What the shelf has needs no keeping here.
+  const words = keptHere || save === 'saved' ? WORDS[save] : 'NOT kept: save as a file';
   return (
     <div className={cx('font-hand text-note leading-tight', className)}>
-      <p role="status" data-save={save} title={WHY[save]} className={cx(save === 'saved' || save === 'saving' ? 'text-ink' : 'text-rose')}>
+      <p role="status" data-save={save} title={WHY[save]} className={cx((save === 'saved' || save === 'saving') && (keptHere || save === 'saved') ? 'text-ink' : 'text-rose')}>
         {words}
       </p>
       {(waiting || reasons.length > 0) && <p className="sr-only">{[WHY[save], ...reasons].join(' ')}</p>}

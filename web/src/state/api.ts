@@ -20,6 +20,35 @@ export type OwnPreset = { readonly id: string; readonly piece: Piece };
 
 export type StoredSet = { readonly id: string; readonly revision: number; readonly document: SetDocument };
 
+/** What the shelf has to tell of what was found at its last start. */
+export type Notice = {
+  readonly id: string;
+  readonly at: string;
+  readonly what: 'rebuilt' | 'journal-damaged' | 'entries-missing' | 'reading-only';
+  readonly why: string;
+  readonly aside: string | null;
+  readonly entries: number;
+  readonly missing: number;
+};
+
+/** The shelf as a whole: what it has to tell, and when its newest copy was made. */
+export type ShelfState = {
+  readonly notices: readonly Notice[];
+  readonly newestCopy: string | null;
+  readonly pictures: { readonly count: number; readonly bytes: number };
+};
+
+/** What came back of a copy. */
+export type Restored = {
+  readonly sets: number;
+  readonly besides: number;
+  readonly already: number;
+  readonly presets: number;
+  readonly pictures: number;
+};
+
+export type SessionSummary = { readonly id: string; readonly createdAt: string; readonly seenAt: string; readonly own: boolean };
+
 /** Why a request came to nothing: the server could not be reached, or it refused, and how. */
 export type ApiError = {
   readonly code: string;
@@ -27,6 +56,9 @@ export type ApiError = {
   readonly seconds?: number;
   readonly megabytes?: number;
   readonly megapixels?: number;
+  readonly most?: number;
+  readonly row?: number;
+  readonly reason?: string;
   readonly issues?: readonly { path: string; message: string }[];
 };
 
@@ -78,6 +110,24 @@ const sendPicture = async (file: Blob): Promise<ApiResult<KeptPicture>> => {
   }
 };
 
+/** Sends a save on behalf of a page that is gone by the time it arrives; what is too long for that is not sent. */
+const sendLast = (id: string, basedOn: number, document: SetDocument, most: number): void => {
+  const body = JSON.stringify({ basedOn, document });
+  if (body.length > most) return;
+  void fetch(`/api${setPath(id)}`, { method: 'PUT', keepalive: true, headers: { 'content-type': 'application/json' }, body }).catch(() => undefined);
+};
+
+const sendCopy = async (file: Blob): Promise<ApiResult<Restored>> => {
+  try {
+    const response = await fetch('/api/shelf/copy', { method: 'POST', headers: { 'content-type': 'application/gzip' }, body: file });
+    const data = await response.json();
+    if (response.status === 401) locked();
+    return response.ok ? { ok: true, value: data } : { ok: false, error: data.error ?? { code: 'internal' } };
+  } catch {
+    return { ok: false, error: { code: 'offline' } };
+  }
+};
+
 const setPath = (id: string): string => `/sets/${encodeURIComponent(id)}`;
 
 export const api = {
@@ -95,6 +145,12 @@ export const api = {
   keepPreset: (piece: Piece) => request<{ id: string }>('POST', '/presets', { piece }),
   forgetPreset: (id: string) => request<{ id: string }>('DELETE', `/presets/${encodeURIComponent(id)}`),
   sendPicture,
+  sendLast,
+  shelf: () => request<ShelfState>('GET', '/shelf'),
+  dropNotice: (id: string) => request<{ notices: readonly Notice[] }>('DELETE', `/shelf/notices/${encodeURIComponent(id)}`),
+  sendCopy,
+  sessions: () => request<{ sessions: readonly SessionSummary[] }>('GET', '/sessions'),
+  endSessions: () => request<{ ended: boolean }>('DELETE', '/sessions'),
   door: () => request<{ needed: boolean; inside: boolean }>('GET', '/door'),
   knock: (phrase: string) => request<{ inside: boolean }>('POST', '/door', { phrase }),
   leave: () => request<{ inside: boolean }>('DELETE', '/door'),

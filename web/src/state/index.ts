@@ -1,9 +1,21 @@
 import './deriving.ts';
 
-export { type ApiError, type AwaySummary, api, type KeptPicture, type OwnPreset, type RevisionSummary, type SetSummary } from './api.ts';
+export {
+  type ApiError,
+  type AwaySummary,
+  api,
+  type KeptPicture,
+  type Notice,
+  type OwnPreset,
+  type Restored,
+  type RevisionSummary,
+  type SetSummary,
+  type ShelfState,
+} from './api.ts';
 export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
-export { bayChosen, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
+export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useCovering, useDerivedPiece, useEdit, useGoodPaper, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';
+export { type Aside, dropAside, listAside, unsentSets } from './keep.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';
 export { hearOthers } from './others.ts';

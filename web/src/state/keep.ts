@@ -1,62 +1,173 @@
-// What is typed is kept in the browser before it is sent, so that nothing is lost when the server or the page goes away. Each page keeps
-// its own, so that two pages on one set do not write over each other.
+// What is typed is kept in the browser before it is sent, so that nothing is lost when the server or the page goes away. Each page keeps its own,
+// so that two pages on one set do not write over each other. What the server does not accept, and what cannot be read, is kept too, under a name of
+// its own, until the maker says what becomes of it.
 import type { SetDocument } from '@parlor/core/set';
+import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval';
 
-/** A document that the server does not have yet, the revision it was made from, and by whom it was kept. */
-export type Kept = { readonly basedOn: number; readonly document: SetDocument };
+/** A document that the server does not have yet, the revision it was made from, and when it was kept (milliseconds). */
+export type Kept = { readonly basedOn: number; readonly document: SetDocument; readonly at: number };
 
 /** What was found of a page; its document has not passed a door yet. */
-export type Found = { readonly tab: string; readonly basedOn: number; readonly document: unknown };
+export type Found = { readonly tab: string; readonly basedOn: number; readonly document: unknown; readonly at: number };
+
+/** What was put aside: a document that could not be read, or that the server did not have when it was looked for. */
+export type Aside = { readonly key: string; readonly id: string; readonly name: string; readonly at: number; readonly document: unknown };
+
+/** The last save of a set that was acknowledged here: it is offered when the server has lost it. */
+export type Held = { readonly revision: number; readonly document: unknown; readonly at: number };
 
 const BEFORE = 'parlor.unsaved.';
+const ASIDE = 'parlor.aside.';
+const HELD = 'parlor.held.';
 const keyOf = (id: string, tab: string): string => `${BEFORE}${id}/${tab}`;
 
-type Storage = Pick<globalThis.Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
+type Local = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
-const here = (): Storage => localStorage;
+/** Where it is kept: a store with room for large sets, and a small one that can be written the moment before a page goes. */
+export type Places = { readonly store: () => UseStore; readonly local: () => Local };
 
-/** Keeps a document; false when the browser has no room or does not allow it. */
-export const keep = (id: string, tab: string, kept: Kept, storage = here): boolean => {
+let opened: UseStore | undefined;
+const here: Places = {
+  store: () => {
+    opened ??= createStore('parlor', 'kept');
+    return opened;
+  },
+  local: () => localStorage,
+};
+
+const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
   try {
-    storage().setItem(keyOf(id, tab), JSON.stringify(kept));
+    return await work();
+  } catch {
+    // Where nothing can be kept, nothing is found either.
+    return otherwise;
+  }
+};
+
+/** Keeps a document in the small store, which is done when this returns; false when there is no room or it is not allowed. */
+export const keepAtOnce = (id: string, tab: string, kept: Kept, { local } = here): boolean => {
+  try {
+    local().setItem(keyOf(id, tab), JSON.stringify(kept));
     return true;
   } catch {
     return false;
   }
 };
 
-export const forget = (id: string, tab: string, storage = here): void => {
+/** Keeps a document; false when the browser has no room or does not allow it. */
+export const keep = async (id: string, tab: string, kept: Kept, places = here): Promise<boolean> =>
+  (await quietly(() => set(keyOf(id, tab), kept, places.store()).then(() => true), false)) || keepAtOnce(id, tab, kept, places);
+
+const forgetLocal = (key: string, local: () => Local): void => {
   try {
-    storage().removeItem(keyOf(id, tab));
+    local().removeItem(key);
   } catch {
     // Where nothing can be kept, nothing needs forgetting.
   }
 };
 
-const read = (storage: Storage, key: string, tab: string): Found | null => {
+/** Forgets what a page kept of a set; with `upTo`, only what was kept no later. */
+export const forget = async (id: string, tab: string, places = here): Promise<void> => {
+  forgetLocal(keyOf(id, tab), places.local);
+  await quietly(() => del(keyOf(id, tab), places.store()), undefined);
+};
+
+const asFound = (tab: string, data: unknown): Found | null => {
+  const { basedOn, document, at = 0 } = (data ?? {}) as { basedOn?: unknown; document?: unknown; at?: number };
+  return typeof basedOn === 'number' && document !== undefined ? { tab, basedOn, document, at } : null;
+};
+
+const readLocal = (key: string, tab: string, local: () => Local): Found | null => {
   try {
-    const { basedOn, document } = JSON.parse(storage.getItem(key) ?? 'null');
-    return typeof basedOn === 'number' ? { tab, basedOn, document } : null;
+    return asFound(tab, JSON.parse(local().getItem(key) ?? 'null'));
   } catch {
     return null;
   }
 };
 
-/** What this page kept of a set, else what a page kept that is gone. `living` are the pages that still look after their own; where that
- *  is not known (null), others' are left alone. */
-export const findKept = (id: string, tab: string, living: ReadonlySet<string> | null, storage = here): Found | null => {
+const later = (one: Found | null, other: Found | null): Found | null => (!one || (other && other.at > one.at) ? other : one);
+
+const readKept = async (id: string, tab: string, { store, local }: Places): Promise<Found | null> => {
+  const large = await quietly(async () => asFound(tab, await get(keyOf(id, tab), store())), null);
+  return later(large, readLocal(keyOf(id, tab), tab, local));
+};
+
+const localKeys = (local: () => Local): readonly string[] => {
   try {
-    const store = storage();
-    const own = read(store, keyOf(id, tab), tab);
-    if (own) return own;
-    const keys = Array.from({ length: store.length }, (_, index) => store.key(index) ?? '').filter((key) => key.startsWith(keyOf(id, '')));
-    for (const key of living ? keys : []) {
-      const other = key.slice(keyOf(id, '').length);
-      const found = living?.has(other) ? null : read(store, key, other);
-      if (found) return found;
-    }
-    return null;
+    const store = local();
+    return Array.from({ length: store.length }, (_, index) => store.key(index) ?? '');
   } catch {
-    return null;
+    return [];
   }
+};
+
+/** Every key in both stores. */
+const allKeys = async ({ store, local }: Places): Promise<readonly string[]> => {
+  const large = await quietly(async () => (await entries(store())).map(([key]) => String(key)), []);
+  return [...new Set([...large, ...localKeys(local)])];
+};
+
+/** What this page kept of a set, else what a page kept that is gone. `living` are the pages that still look after their own; where that is not
+ *  known (null), others' are left alone. */
+export const findKept = async (id: string, tab: string, living: ReadonlySet<string> | null, places = here): Promise<Found | null> => {
+  const own = await readKept(id, tab, places);
+  if (own || !living) return own;
+  for (const key of await allKeys(places)) {
+    if (!key.startsWith(keyOf(id, ''))) continue;
+    const other = key.slice(keyOf(id, '').length);
+    const found = living.has(other) ? null : await readKept(id, other, places);
+    if (found) return found;
+  }
+  return null;
+};
+
+/** The sets of which something is kept here that the server does not have yet. */
+export const unsentSets = async (places = here): Promise<ReadonlySet<string>> =>
+  new Set((await allKeys(places)).flatMap((key) => (key.startsWith(BEFORE) ? [key.slice(BEFORE.length).split('/')[0] ?? ''] : [])));
+
+const nameIn = (document: unknown): string => {
+  const name = (document as { name?: unknown } | null)?.name;
+  return typeof name === 'string' ? name : '';
+};
+
+/** Puts aside what a page kept, so that neither a save nor a reload touches it; true once it is kept there. */
+export const putAside = async (id: string, found: Found, places = here): Promise<boolean> => {
+  const aside = { id, name: nameIn(found.document), at: found.at, document: found.document };
+  const key = `${ASIDE}${id}/${found.tab}/${found.at}`;
+  const done = await quietly(() => set(key, aside, places.store()).then(() => true), false);
+  // Only what is safe under its new name loses its old one.
+  if (done) await forget(id, found.tab, places);
+  return done;
+};
+
+/** What was put aside, the newest first. */
+export const listAside = async (places = here): Promise<readonly Aside[]> => {
+  const found = await quietly(() => entries<string, Omit<Aside, 'key'>>(places.store()), []);
+  return found
+    .flatMap(([key, aside]) => (key.startsWith(ASIDE) ? [{ ...aside, key }] : []))
+    .sort((a, b) => b.at - a.at);
+};
+
+export const dropAside = (key: string, places = here): Promise<void> => quietly(() => del(key, places.store()), undefined);
+
+/** So many sets' last saves are held. */
+const MOST_HELD = 20;
+
+/** Holds the save that was acknowledged last. */
+export const hold = (id: string, held: Held, places = here): Promise<void> =>
+  quietly(async () => {
+    await set(`${HELD}${id}`, held, places.store());
+    const all = (await entries<string, Held>(places.store())).filter(([key]) => key.startsWith(HELD));
+    const old = [...all].sort(([, a], [, b]) => b.at - a.at).slice(MOST_HELD);
+    for (const [key] of old) await del(key, places.store());
+  }, undefined);
+
+export const findHeld = (id: string, places = here): Promise<Held | undefined> =>
+  quietly(() => get<Held>(`${HELD}${id}`, places.store()), undefined);
+
+export const letGo = (id: string, places = here): Promise<void> => quietly(() => del(`${HELD}${id}`, places.store()), undefined);
+
+/** Asks the browser not to clear this away when its disk is short; some ask the maker. */
+export const askToPersist = (): void => {
+  void navigator.storage?.persist?.().catch(() => false);
 };

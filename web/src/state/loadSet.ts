@@ -1,7 +1,8 @@
 import { readSet } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
 import { api } from './api.ts';
-import { findKept, forget } from './keep.ts';
+import { noticed } from './desk.ts';
+import { findHeld, findKept, forget, letGo, putAside } from './keep.ts';
 import { notSaved, opened } from './openSet.ts';
 import { type Dispatch, store } from './store.ts';
 import { livingTabs, thisTab } from './tab.ts';
@@ -12,38 +13,59 @@ const FAILED: Readonly<Record<string, Opening>> = {
   'set-not-found': 'missing',
   'not-found': 'missing',
   'bad-document': 'unreadable',
+  'document-too-heavy': 'unreadable',
   'pass-phrase-needed': 'closed',
 };
 
-/** What this browser still had to send of a set, read at its own door. What another page left behind is taken over as one's own. */
-const waitingFor = async (id: string) => {
+/** What this browser still had to send of a set, read at its own door. What another page left behind is taken over as one's own; what cannot be
+ *  read is put aside, and offered on the page of sets. */
+const waitingFor = async (id: string, dispatch: Dispatch) => {
   const [tab, living] = await Promise.all([thisTab, livingTabs()]);
-  const found = findKept(id, tab, living);
+  const found = await findKept(id, tab, living);
   const read = found ? readSet(found.document) : null;
+  if (found && !read?.ok) {
+    await putAside(id, found);
+    dispatch(noticed({ text: 'Changes kept in this browser could not be read here. They wait on the page of sets.', action: null }));
+    return { tab, found: null, mine: null };
+  }
   return { tab, found, mine: found && read?.ok ? { basedOn: found.basedOn, document: read.value } : null };
+};
+
+/** The save that this browser was answered last, where the server has only an older one: it was lost there. */
+const lostThere = async (id: string, revision: number) => {
+  const held = await findHeld(id);
+  if (!held || held.revision <= revision) return null;
+  const read = readSet(held.document);
+  return read.ok ? { basedOn: held.revision, document: read.value } : null;
 };
 
 /** Opens a set: the server's document, or what this browser still had to send. If both moved on, what is here stays open and the
  *  maker is asked. */
 export const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
-  const [answer, { tab, found, mine }] = await Promise.all([api.read(id), waitingFor(id)]);
-  const open = (document: NonNullable<typeof mine>['document'], revision: number, unsaved: boolean): Opening => {
+  const [answer, { tab, found, mine: waiting }] = await Promise.all([api.read(id), waitingFor(id, dispatch)]);
+  const open = (document: NonNullable<typeof waiting>['document'], revision: number, unsaved: boolean): Opening => {
     dispatch(opened({ id, revision, document, unsaved }));
-    if (found && found.tab !== tab) forget(id, found.tab);
+    if (found && found.tab !== tab) void forget(id, found.tab);
     return 'open';
   };
   if (!answer.ok) {
     const failed = FAILED[answer.error.code] ?? 'offline';
-    return failed === 'offline' && mine ? open(mine.document, mine.basedOn, true) : failed;
+    return failed === 'offline' && waiting ? open(waiting.document, waiting.basedOn, true) : failed;
   }
   const { revision, document } = answer.value;
+  const lost = waiting ? null : await lostThere(id, revision);
+  const mine = waiting ?? lost;
+  if (lost) {
+    dispatch(noticed({ text: 'This browser holds a newer save than the shelf has; choose what counts.', action: null }));
+    await letGo(id);
+  }
   if (mine?.basedOn === revision) return open(mine.document, revision, true);
   if (mine && !dequal(mine.document, document)) {
     open(mine.document, mine.basedOn, true);
     dispatch(notSaved({ save: 'stale' }));
     return 'open';
   }
-  if (found) forget(id, found.tab);
+  if (found) void forget(id, found.tab);
   return open(document, revision, false);
 };
 

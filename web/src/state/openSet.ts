@@ -1,4 +1,4 @@
-import { applyEdit, type Edit, type SetDocument } from '@parlor/core/set';
+import { applyEdit, brokenLimit, type Edit, type SetDocument } from '@parlor/core/set';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { dequal } from 'dequal/lite';
 
@@ -22,6 +22,8 @@ export type OpenSet = {
   readonly keptHere: boolean;
   /** Why the server did not take it. */
   readonly reasons: readonly string[];
+  /** The edit that was refused last, for it would have broken a limit of sets. */
+  readonly limit: { readonly why: string } | null;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
 };
@@ -37,6 +39,7 @@ const initial: OpenSet = {
   save: 'saved',
   keptHere: true,
   reasons: [],
+  limit: null,
   past: [],
   future: [],
 };
@@ -90,6 +93,9 @@ const slice = createSlice({
       const current = state as OpenSet;
       if (!current.document) return current;
       const { document, inverse } = applyEdit(current.document, payload.edit);
+      const why = brokenLimit(document);
+      // What was over a limit already may be changed back below it.
+      if (why !== null && brokenLimit(current.document) === null) return { ...current, limit: { why } };
       const step: Step = { words: payload.words, undo: inverse, redo: payload.edit, stroke: payload.stroke ?? null };
       return { ...changed(current, document), past: stepped(current.past, step), future: [] };
     },

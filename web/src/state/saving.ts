@@ -2,9 +2,9 @@
 import type { SetDocument } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
 import { type ApiError, type ApiResult, api } from './api.ts';
-import { doorOpened } from './desk.ts';
-import { forget, keep } from './keep.ts';
-import { keptAside, notSaved, type OpenSet, opened, type SaveState, saved, saving } from './openSet.ts';
+import { doorOpened, noticed } from './desk.ts';
+import { askToPersist, forget, hold, keep, keepAtOnce } from './keep.ts';
+import { edited, keptAside, notSaved, type OpenSet, opened, type SaveState, saved, saving } from './openSet.ts';
 import { tellOthers } from './others.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
 import { thisTab } from './tab.ts';
@@ -20,26 +20,42 @@ void thisTab.then((name) => {
 const isUnsaved = ({ id, document, version, savedVersion }: OpenSet): boolean =>
   id !== null && document !== null && version !== savedVersion;
 
-/** Keeps the newest in the browser; nobody waits for it. */
-const keepNewest = (getState: () => State, dispatch: Dispatch): void => {
-  const { openSet } = getState();
-  const { id, document, revision, keptHere } = openSet;
-  if (!id || !document || !isUnsaved(openSet)) return;
-  const done = keep(id, tab, { basedOn: revision, document });
-  if (done !== keptHere) dispatch(keptAside(done));
+/** What is being kept just now, and whether something newer waits for that. */
+let keeping = false;
+let newer = false;
+
+/** Keeps the newest in the browser; nobody waits for it. While one is being written only the newest of all later ones waits. */
+const keepNewest = async (getState: () => State, dispatch: Dispatch): Promise<void> => {
+  newer = true;
+  if (keeping) return;
+  keeping = true;
+  while (newer) {
+    newer = false;
+    const { openSet } = getState();
+    const { id, document, revision } = openSet;
+    if (!id || !document || !isUnsaved(openSet)) continue;
+    const done = await keep(id, tab, { basedOn: revision, document, at: Date.now() });
+    const after = getState().openSet;
+    // Saved meanwhile: then what was just written is needed no longer.
+    if (after.id === id && !isUnsaved(after)) await forget(id, tab);
+    if (after.id === id && done !== after.keptHere) dispatch(keptAside(done));
+  }
+  keeping = false;
 };
 
 /** The set that lay open before may still have work to send; if that fails, the browser keeps it until it is opened again. */
 const sendBehind = async (before: OpenSet, now: string): Promise<void> => {
   const { id, document, revision } = before;
   if (!id || id === now || !document || !isUnsaved(before)) return;
-  if ((await api.save(id, revision, document)).ok) forget(id, tab);
+  if ((await api.save(id, revision, document)).ok) await forget(id, tab);
 };
 
 const STATES: Readonly<Record<string, Exclude<SaveState, 'saved' | 'saving'>>> = {
   'stale-revision': 'stale',
   'bad-document': 'refused',
   'body-too-large': 'refused',
+  'document-too-heavy': 'refused',
+  'bad-request': 'refused',
   'set-not-found': 'gone',
   'pass-phrase-needed': 'closed',
   'storage-full': 'full',
@@ -71,11 +87,12 @@ const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'d
   if (!answer.ok) return refused(answer.error, dispatch);
   dispatch(saved({ version, revision: answer.value.revision }));
   tellOthers({ id, revision: answer.value.revision });
+  void hold(id, { revision: answer.value.revision, document, at: Date.now() });
   if (getState().openSet.version === version) {
-    forget(id, tab);
+    void forget(id, tab);
     return 'done';
   }
-  keepNewest(getState, dispatch);
+  void keepNewest(getState, dispatch);
   return 'again';
 };
 
@@ -114,7 +131,7 @@ const saveOn = async (getState: () => State, dispatch: Dispatch): Promise<void> 
 listen({
   matcher: changes,
   effect: async (action, { getState, getOriginalState, dispatch }) => {
-    keepNewest(getState, dispatch);
+    void keepNewest(getState, dispatch);
     if (opened.match(action)) void sendBehind(getOriginalState().openSet, action.payload.id);
     await saveOn(getState, dispatch);
   },
@@ -131,11 +148,43 @@ export const saveAgain = (): void => {
 listen({ actionCreator: doorOpened, effect: saveAgain });
 globalThis.addEventListener?.('online', saveAgain);
 
-// A page that is about to go takes the field that is being typed in with it, so the field is left first.
-globalThis.addEventListener?.('pagehide', () => {
+/** A field that is being typed in is left, so that what stands in it counts. */
+const leaveField = (): void => {
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  keepNewest(store.getState, store.dispatch);
+};
+
+globalThis.addEventListener?.('beforeunload', (event) => {
+  leaveField();
+  if (isUnsaved(store.getState().openSet)) event.preventDefault();
+});
+
+/** Browsers send no more than this on behalf of a page that is gone. */
+const MOST_LAST_WORDS = 60_000;
+
+// The last moment of a page: what is unsaved is written where that is done at once, and sent if it is short enough to be sent by itself.
+globalThis.addEventListener?.('pagehide', () => {
+  leaveField();
+  const { openSet } = store.getState();
+  const { id, document, revision, save } = openSet;
+  if (!id || !document || !isUnsaved(openSet)) return;
+  keepAtOnce(id, tab, { basedOn: revision, document, at: Date.now() });
+  if (mayTry(openSet) && save !== 'refused') api.sendLast(id, revision, document, MOST_LAST_WORDS);
 });
 
 /** What this page kept of a set is no longer needed: it was taken over elsewhere. */
-export const forgetOpen = (id: string): void => forget(id, tab);
+export const forgetOpen = (id: string): void => void forget(id, tab);
+
+// An edit that breaks a limit was refused where it was made; why is said at once.
+listen({
+  predicate: (_, now, before) => now.openSet.limit !== before.openSet.limit && now.openSet.limit !== null,
+  effect: (_, { getState, dispatch }) => {
+    const { limit } = getState().openSet;
+    if (limit) dispatch(noticed({ text: `Not done: ${limit.why}`, action: null }));
+  },
+});
+
+// The first thing that is changed is worth asking the browser to look after it.
+listen({ actionCreator: edited, effect: (_, { unsubscribe }) => {
+  unsubscribe();
+  askToPersist();
+} });

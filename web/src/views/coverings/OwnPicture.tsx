@@ -10,8 +10,18 @@ const MOST_MB = 25;
 /** Why a picture was not taken, and what to do. */
 const REASONS: Readonly<Record<string, (error: ApiError) => string>> = {
   'picture-too-large': () => `It is larger than ${MOST_MB} MB. Save it smaller, and bring it in again.`,
-  'picture-too-many-pixels': ({ megapixels }) =>
-    `It has ${megapixels} megapixels; 100 are the most. Save it smaller, and bring it in again.`,
+  'picture-too-many-pixels': ({ megapixels, most }) =>
+    `It has ${megapixels} megapixels; the limit is ${most}. Save it smaller, and import it again.`,
+  'picture-too-slow': () => 'Reading it takes more than 5 seconds. Save it smaller or simpler, and import it again.',
+  'picture-too-heavy': () => 'Reading it takes too much memory. Save it smaller, and import it again.',
+  'svg-unreadable': () => 'The drawing cannot be read. Open it in a drawing program and save it again as a plain SVG.',
+  'svg-too-large': () => 'The drawing has too many parts. Simplify it, or save it as a PNG.',
+  'svg-filters': () => 'The drawing uses filter effects such as blur or noise. Save it as a PNG, or take the effects out.',
+  'svg-foreign': () => 'The drawing needs files that are not in it. Embed its pictures, or save it as a PNG.',
+  'svg-repeats': () => 'The drawing repeats its parts too many times. Save it as a PNG.',
+  'svg-entities': () => 'The drawing declares entities, which are not read here. Save it again as a plain SVG.',
+  'too-many-pictures': ({ most }) => `The limit is ${most} pictures. Ones that no set uses are removed after 30 days.`,
+  busy: () => 'Other pictures are being read just now. Try again in a moment.',
   'picture-of-other-kind': () => 'It is no JPEG, PNG, WebP or SVG. Save it as one of these.',
   'picture-unreadable': () => 'It cannot be read as a picture; it may be broken off.',
   'storage-full': () => 'There is no room left on the disk to keep it.',

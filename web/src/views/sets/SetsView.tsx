@@ -1,9 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
-import { api, type SetSummary, useAppSelector } from '../../state/index.ts';
+import { api, type SetSummary, type ShelfState, unsentSets, useAppSelector } from '../../state/index.ts';
 import { Button, Spread } from '../../ui/index.ts';
 import { AwayShelf } from './AwayShelf.tsx';
 import { OpenSetCard } from './OpenSetCard.tsx';
+import { WholeShelf } from './WholeShelf.tsx';
+import { KeptHere } from './KeptHere.tsx';
+import { ShelfNotices } from './ShelfNotices.tsx';
 import { StartSet } from './StartSet.tsx';
 import { Vignette } from './Vignette.tsx';
 
@@ -26,7 +29,22 @@ const useShelf = () => {
   return { shelf, looks, again: () => setLooks((count) => count + 1) };
 };
 
-const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => void }) => {
+/** The sets of which this browser keeps something that is not saved; the one that lies open says so itself. */
+const useUnsent = (looks: number): ReadonlySet<string> => {
+  const [unsent, setUnsent] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    let wanted = looks >= 0;
+    void unsentSets().then((found) => wanted && setUnsent(found));
+    return () => {
+      wanted = false;
+    };
+  }, [looks]);
+  return unsent;
+};
+
+const Right = ({ shelf, looks, again }: { readonly shelf: Shelf; readonly looks: number; readonly again: () => void }) => {
+  const unsent = useUnsent(looks);
+  const open = useAppSelector((state) => state.openSet.id);
   if (shelf === 'fetching') return <p className="font-hand text-graphite">looking along the shelf …</p>;
   if (shelf === 'offline') {
     return (
@@ -43,10 +61,23 @@ const Right = ({ shelf, again }: { readonly shelf: Shelf; readonly again: () => 
   return (
     <div className="grid gap-4">
       {shelf.map((set) => (
-        <Vignette key={`${set.id} ${set.revision}`} set={set} />
+        <Vignette key={`${set.id} ${set.revision}`} set={set} unsent={unsent.has(set.id) && set.id !== open} />
       ))}
     </div>
   );
+};
+
+/** What the shelf tells of itself as a whole. */
+const useShelfState = (looks: number): ShelfState | null => {
+  const [state, setState] = useState<ShelfState | null>(null);
+  useEffect(() => {
+    let wanted = looks >= 0;
+    void api.shelf().then((answer) => wanted && answer.ok && setState(answer.value));
+    return () => {
+      wanted = false;
+    };
+  }, [looks]);
+  return state;
 };
 
 const STEPS = [
@@ -81,6 +112,7 @@ const WayThrough = () => (
 /** The shelf of sets: on the left what is being built, on the right every set as a vignette. */
 export const SetsView = () => {
   const { shelf, looks, again } = useShelf();
+  const state = useShelfState(looks);
   const open = useAppSelector((state) => state.openSet.id);
   return (
     <Spread
@@ -98,12 +130,15 @@ export const SetsView = () => {
           {open && <OpenSetCard onChanged={again} />}
           <StartSet />
           {!open && <WayThrough />}
+          <WholeShelf shelf={state} onChanged={again} />
         </div>
       }
       right={
         <>
           <h2 className="text-head mb-4">On the shelf</h2>
-          <Right shelf={shelf} again={again} />
+          <ShelfNotices notices={state?.notices ?? []} onChanged={again} />
+          <KeptHere shelf={typeof shelf === 'string' ? null : shelf} onChanged={again} />
+          <Right shelf={shelf} looks={looks} again={again} />
           <AwayShelf looks={looks} onChanged={again} />
         </>
       }

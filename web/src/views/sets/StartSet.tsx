@@ -1,11 +1,11 @@
-import { type ReadIssue, readSetFile } from '@parlor/core/set';
 import { FileUp, Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '../../state/index.ts';
+import { type ApiError, api } from '../../state/index.ts';
 import { Button } from '../../ui/index.ts';
 
-type Trouble = { readonly file: string; readonly issues: readonly ReadIssue[] };
+type Issue = { readonly path: string; readonly message: string };
+type Trouble = { readonly file: string; readonly issues: readonly Issue[] };
 
 const MOST_BYTES = 4_000_000;
 const NEW = 'A new set';
@@ -24,12 +24,30 @@ const kindOf = async (file: File): Promise<string | undefined> => {
   return KINDS.find(([signature]) => first.startsWith(signature))?.[1];
 };
 
-const readFile = async (file: File): Promise<ReturnType<typeof readSetFile>> => {
-  if (file.size > MOST_BYTES) return { ok: false, error: [{ path: '', message: 'The file is larger than 4 MB; a set never is.' }] };
+type Read = { readonly ok: true; readonly data: unknown } | { readonly ok: false; readonly message: string };
+
+/** Reads a file as far as a page should: what stands in it is judged where it takes nobody's time. */
+const readFile = async (file: File): Promise<Read> => {
+  if (file.size > MOST_BYTES) return { ok: false, message: 'The file is larger than 4 MB; a set never is.' };
   const kind = await kindOf(file);
-  if (kind) return { ok: false, error: [{ path: '', message: `This is ${kind}; a set is a .parlor.json file.` }] };
-  return readSetFile(await file.text());
+  if (kind) return { ok: false, message: `This is ${kind}; a set is a .parlor.json file.` };
+  try {
+    return { ok: true, data: JSON.parse(await file.text()) };
+  } catch (problem) {
+    return { ok: false, message: `This is not JSON: ${problem instanceof Error ? problem.message : 'it cannot be read'}.` };
+  }
 };
+
+const WHY: Readonly<Record<string, string>> = {
+  'document-too-heavy': 'The file holds more than can be read in ten seconds; a set never does.',
+  'body-too-large': 'Written out in full the set is larger than 4 MB.',
+  'too-many-sets': 'The shelf is full. Delete sets that you no longer need.',
+  'storage-full': 'The disk is full. Make room, then try again.',
+  busy: 'Too many files are being read just now. Try again in a moment.',
+};
+
+const issuesOf = (error: ApiError): readonly Issue[] =>
+  error.issues ?? [{ path: '', message: WHY[error.code] ?? 'Bashful Parlor cannot be reached. Is it still running?' }];
 
 const Issues = ({ file, issues }: Trouble) => (
   <div role="alert" className="border-l-4 border-rose pl-3 font-hand text-rose" data-testid="import-issues">
@@ -53,18 +71,14 @@ export const StartSet = () => {
   const make = async (name: string, document: unknown) => {
     const made = await api.create(document, name === NEW ? 'begun' : 'brought in');
     if (made.ok) await navigate(`/sets/${made.value.id}/pieces`);
-    else
-      setTrouble({
-        file: name,
-        issues: made.error.issues ?? [{ path: '', message: 'Bashful Parlor cannot be reached. Is it still running?' }],
-      });
+    else setTrouble({ file: name, issues: issuesOf(made.error) });
   };
   const bring = async (file: File | undefined) => {
     if (!file) return;
     const read = await readFile(file);
-    if (!read.ok) return setTrouble({ file: file.name, issues: read.error });
+    if (!read.ok) return setTrouble({ file: file.name, issues: [{ path: '', message: read.message }] });
     setTrouble(null);
-    await make(file.name, read.value);
+    await make(file.name, read.data);
   };
   return (
     <section aria-label="Begin" className="space-y-3">

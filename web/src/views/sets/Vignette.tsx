@@ -38,7 +38,7 @@ const facts = ({ document, derived }: Look): string => {
 };
 
 /** A set on the shelf: what stands in it, drawn from the model. */
-export const Vignette = ({ set }: { readonly set: SetSummary }) => {
+export const Vignette = ({ set, unsent = false }: { readonly set: SetSummary; readonly unsent?: boolean }) => {
   const document = useDocument(set);
   const derived = useLook(document === 'unreadable' ? null : document);
   const unreadable = document === 'unreadable' || derived === 'failed';
@@ -61,6 +61,11 @@ export const Vignette = ({ set }: { readonly set: SetSummary }) => {
       <div className="min-w-0 flex flex-col">
         <h3 className="text-head line-clamp-2 wrap-break-word">{set.name || 'no name yet'}</h3>
         <p className="text-note text-graphite mt-1.5 line-clamp-4">{set.about}</p>
+        {unsent && (
+          <p className="font-hand text-rose mt-auto" data-testid="unsent">
+            changes in this browser are not saved yet: open it to save them
+          </p>
+        )}
         <p className="text-note mt-auto">{look ? facts(look) : '…'}</p>
       </div>
     </Link>
