@@ -23,6 +23,8 @@ export const turnTo = async (page: Page, address: string, path: string): Promise
 
 /** What a maker's hand does on a page, found by the words that stand there. */
 export const hand = (page: Page, address: string) => {
+  // Asked whether to leave with unsaved work, the hand leaves; whoever tests the question listens before it is given a hand.
+  if (page.listenerCount('dialog') === 0) page.on('dialog', (dialog) => void dialog.accept());
   const field = (label: string) => `input[data-size="${label}"]`;
   return {
     /** To another view as its links lead there, without opening the application anew when it is open. */

@@ -42,6 +42,16 @@ export async function* copyLines(number: number, at: string, rows: AsyncIterable
   yield `${JSON.stringify({ end: true, rows: count, sum: sum.digest('hex') })}\n`;
 }
 
+/** Waits until a stream takes more, or never will. */
+const drained = (stream: Writable): Promise<void> =>
+  new Promise((resolve) => {
+    const done = (): void => {
+      stream.off('drain', done).off('close', done);
+      resolve();
+    };
+    stream.once('drain', done).once('close', done);
+  });
+
 /** Sends lines through gzip; whoever reads slowly is waited for. */
 export const pack = async (lines: AsyncIterable<string>, to: (chunk: Buffer) => void | Promise<void>): Promise<void> => {
   const zip = createGzip({ level: 3 });
@@ -51,7 +61,7 @@ export const pack = async (lines: AsyncIterable<string>, to: (chunk: Buffer) => 
   // Whichever of the two fails first ends the other.
   sent.catch((problem) => zip.destroy(problem));
   try {
-    for await (const line of lines) if (!zip.write(line)) await new Promise<void>((drained) => zip.once('drain', drained).once('close', drained));
+    for await (const line of lines) if (!zip.write(line)) await drained(zip);
     zip.end();
   } catch (problem) {
     zip.destroy();
@@ -63,7 +73,7 @@ export const pack = async (lines: AsyncIterable<string>, to: (chunk: Buffer) => 
 
 /** Packs lines straight into a stream that somebody is sent. */
 export const packInto = (lines: AsyncIterable<string>, stream: Writable): Promise<void> =>
-  pack(lines, (chunk) => (stream.write(chunk) ? undefined : new Promise((drained) => stream.once('drain', drained).once('close', drained))));
+  pack(lines, (chunk) => (stream.write(chunk) ? undefined : drained(stream)));
 
 /** Writes a copy aside, syncs it, and gives it its name last. Gives back its sum (SHA-256 of the file) and its size in bytes. */
 export const writeCopy = async (path: string, lines: AsyncIterable<string>): Promise<{ readonly sum: string; readonly bytes: number }> => {
