@@ -33,11 +33,11 @@ export const KeptHere = ({ shelf, onChanged }: { readonly shelf: readonly SetSum
       <p className="text-note text-graphite mt-1">These versions are not on the shelf. They stay here until you delete them.</p>
       <ul>
         {kept.map((aside) => (
-          <li key={aside.key} className="flex flex-wrap items-center gap-2 border-b border-dashed border-tab py-1.5 last:border-b-0">
-            <span className="flex-1 min-w-40">
-              {nameOf(aside)} <span className="text-small text-graphite">{when(aside.at)}</span>
+          <li key={aside.key} className="flex flex-wrap items-center gap-x-1 border-b border-dashed border-tab py-1.5 last:border-b-0">
+            <span className="basis-full">
+              {nameOf(aside)} <span className="text-small text-graphite whitespace-nowrap">{when(aside.at)}</span>
             </span>
-            <Button look="quiet" onClick={() => saveAs('kept.parlor.json', 'application/json', JSON.stringify(aside.document, null, 2))}>
+            <Button look="quiet" className="-ml-4" onClick={() => saveAs('kept.parlor.json', 'application/json', JSON.stringify(aside.document, null, 2))}>
               Save as a file
             </Button>
             <Button look="quiet" onClick={() => void addAsSet(aside)}>

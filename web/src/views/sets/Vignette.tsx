@@ -63,7 +63,7 @@ export const Vignette = ({ set, unsent = false }: { readonly set: SetSummary; re
         <p className="text-note text-graphite mt-1.5 line-clamp-4">{set.about}</p>
         {unsent && (
           <p className="font-hand text-rose mt-auto" data-testid="unsent">
-            changes in this browser are not saved yet: open it to save them
+            unsaved changes in this browser: open it to save them
           </p>
         )}
         <p className="text-note mt-auto">{look ? facts(look) : '…'}</p>
