@@ -135,6 +135,14 @@ const headOf = (line: string): CopyHead => {
   throw new CopyFault({ code: 'copy-unreadable' });
 };
 
+const endOf = (line: string): { readonly rows?: number; readonly sum?: string } => {
+  try {
+    return line.startsWith('{"end":true,') ? JSON.parse(line) : {};
+  } catch {
+    return {};
+  }
+};
+
 /** Reads a copy row by row, the head first. The last row has been given when the sum is compared: nothing may be kept of a copy before the
  *  reading has ended. Throws a CopyFault; `most` bounds what it may unpack to, in bytes. */
 export async function* readCopy(file: Readable, most = Number.POSITIVE_INFINITY): AsyncGenerator<string, CopyHead> {
@@ -164,7 +172,7 @@ export async function* readCopy(file: Readable, most = Number.POSITIVE_INFINITY)
     unzipped.destroy();
   }
   if (!head || before === undefined) throw new CopyFault({ code: 'copy-unreadable' });
-  const end = JSON.parse(before.startsWith('{"end":true,') ? before : '{}') as { readonly rows?: number; readonly sum?: string };
+  const end = endOf(before);
   if (end.rows !== rows || end.sum !== sum.digest('hex')) throw new CopyFault({ code: 'copy-damaged' });
   return head;
 }
