@@ -48,7 +48,14 @@ const SOURCES = ['core', 'server', 'cli', 'web', 'demo', 'scripts/build.mjs', 'p
 /** Builds when a source has changed since the last build, or a build is missing. */
 export const build = () => {
   const wanted = hashOf(SOURCES);
-  const made = ['server/dist/main.js', 'server/dist/shelfMain.js', 'server/dist/pictureMain.js', 'server/dist/prepared', 'cli/dist/main.js', 'web/dist/index.html'];
+  const made = [
+    'server/dist/main.js',
+    'server/dist/shelfMain.js',
+    'server/dist/pictureMain.js',
+    'server/dist/prepared',
+    'cli/dist/main.js',
+    'web/dist/index.html',
+  ];
   if (stampIs('build', wanted) && made.every((path) => existsSync(join(root, path)))) return;
   process.stderr.write('Building (half a minute) …\n');
   rmSync(join(stamps, 'build'), { force: true });

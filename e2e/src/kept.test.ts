@@ -40,7 +40,13 @@ const api = async (method: string, path: string, body?: unknown) => {
   });
   return (await answer.json()) as { id: string; revision: number; document: { name: string; pieces: { height: number }[] } };
 };
-const small = (name: string, more: object = {}) => ({ format: 'bashful-parlor-set', version: 1, name, pieces: [{ name: 'chest' }], ...more });
+const small = (name: string, more: object = {}) => ({
+  format: 'bashful-parlor-set',
+  version: 1,
+  name,
+  pieces: [{ name: 'chest' }],
+  ...more,
+});
 
 /** The questions that a page asked on being left, each answered with yes. */
 const questions = (page: Page): string[] => {
@@ -186,7 +192,9 @@ describe('a shelf that lost something', () => {
   it('says calmly that it was made anew, until that is closed', async () => {
     const other = mkdtempSync(join(tmpdir(), 'parlor-e2e-'));
     const first = await startApp(other);
-    await expect.poll(async () => (await (await fetch(`${first.address}/api/shelf`)).json()).newestCopy, { timeout: 20_000 }).not.toBeNull();
+    await expect
+      .poll(async () => (await (await fetch(`${first.address}/api/shelf`)).json()).newestCopy, { timeout: 20_000 })
+      .not.toBeNull();
     await stopApp(first);
     rmSync(join(other, 'database'), { recursive: true });
     const again = await startApp(other);

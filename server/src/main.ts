@@ -22,7 +22,10 @@ const settings = () => {
 
 /** A fault that nobody foresaw is told by its kind and place: its words may quote what a maker typed. */
 const tellFault = (problem: unknown): void => {
-  if (problem instanceof StartError) return complain(problem.message);
+  if (problem instanceof StartError) {
+    complain(problem.message);
+    return;
+  }
   complain('Bashful Parlor could not start. This is a bug, or a disk that does not answer; nothing was deleted.');
   complain(JSON.stringify(faultDetails(problem)));
 };

@@ -15,7 +15,10 @@ const say = (line: string): void => void process.stdout.write(`${line}\n`);
 const complain = (line: string): void => void process.stderr.write(`${line}\n`);
 
 const read = () => {
-  const { positionals, values } = parseArgs({ allowPositionals: true, options: { out: { type: 'string' }, mend: { type: 'boolean', default: false } } });
+  const { positionals, values } = parseArgs({
+    allowPositionals: true,
+    options: { out: { type: 'string' }, mend: { type: 'boolean', default: false } },
+  });
   const [command, file] = positionals;
   const { out, mend } = values;
   if (command === 'keep' && out !== undefined) return { command, path: out, mend } as const;
@@ -38,7 +41,8 @@ const main = async (): Promise<number> => {
       await restoreShelf(config, places, path, say, log);
       return 0;
     case 'check':
-      if (config.databaseUrl !== null) throw new StartError('A PostgreSQL server checks its own database (pg_amcheck); this checks a data directory.');
+      if (config.databaseUrl !== null)
+        throw new StartError('A PostgreSQL server checks its own database (pg_amcheck); this checks a data directory.');
       return (await checkShelf(config, places, mend, say)) === 0 ? 0 : 1;
   }
 };
@@ -46,7 +50,8 @@ const main = async (): Promise<number> => {
 main().then(
   (status) => process.exit(status),
   (problem: unknown) => {
-    if (problem instanceof StartError || (problem as { code?: string }).code?.startsWith('ERR_PARSE_ARGS')) complain((problem as Error).message);
+    if (problem instanceof StartError || (problem as { code?: string }).code?.startsWith('ERR_PARSE_ARGS'))
+      complain((problem as Error).message);
     else complain(`It could not be done. This is a bug, or a disk that does not answer.\n${JSON.stringify(faultDetails(problem))}`);
     process.exit(2);
   },

@@ -22,7 +22,10 @@ const MOST_ISSUES = 100;
 /** Of a union's failed readings, the one that got furthest: where the value's kind matches, its own issues tell most. */
 const furthest = (branches: readonly (readonly Issue[])[]): readonly Issue[] => {
   const depth = (branch: readonly Issue[]) =>
-    branch.reduce((most, each) => Math.max(most, each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)), Number.NEGATIVE_INFINITY);
+    branch.reduce(
+      (most, each) => Math.max(most, each.path.length + (each.code === 'unrecognized_keys' ? -1 : 0)),
+      Number.NEGATIVE_INFINITY,
+    );
   return [...branches].sort((a, b) => depth(b) - depth(a))[0] ?? [];
 };
 
@@ -44,7 +47,8 @@ const shortened = (path: string): string => (path.length > LONGEST_PATH ? `${pat
 const firstIssues = (issues: readonly Issue[]): readonly ReadIssue[] => {
   const told: ReadIssue[] = [];
   for (const { path, message } of flatten(issues, [])) {
-    if (told.length === MOST_ISSUES) return [...told, { path: '', message: `There is more that is wrong; these are the first ${MOST_ISSUES}.` }];
+    if (told.length === MOST_ISSUES)
+      return [...told, { path: '', message: `There is more that is wrong; these are the first ${MOST_ISSUES}.` }];
     told.push({ path: shortened(path), message });
   }
   return told;

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { readSet } from '@parlor/core/set';
 import { makeOwnDirectory, readCopy, readJournal, renameDurably, takeLock } from '../disk/index.ts';
 import { asideIn, begunIn, copiesIn, distrustIn, isWhole, journalIn, listGenerations, openOwn, picturesOf } from '../shelf/index.ts';
-import { databaseIn, type Db, type Entry, faultOfFiles, openAt, pictures, rowsOf } from '../store/index.ts';
+import { type Db, databaseIn, type Entry, faultOfFiles, openAt, pictures, rowsOf } from '../store/index.ts';
 import type { Config } from './config.ts';
 import { ownPlaces } from './openShelf.ts';
 import type { Places } from './places.ts';
@@ -49,7 +49,9 @@ const checkJournal = ({ data }: Config, say: Say): number => {
   for (const { segment, from, bytes } of damaged) say(`DAMAGED journal ${segment}: ${bytes} bytes from ${from} on are no entry`);
   for (const { from, to } of gaps) say(`MISSING entries ${from} to ${to} of the journal`);
   for (const number of unchained) say(`DAMAGED entry ${number} of the journal does not follow the one before it`);
-  say(`${damaged.length + gaps.length + unchained.length === 0 ? 'whole  ' : 'partly '} journal, ${counted(entries.length, 'entry', 'entries')}`);
+  say(
+    `${damaged.length + gaps.length + unchained.length === 0 ? 'whole  ' : 'partly '} journal, ${counted(entries.length, 'entry', 'entries')}`,
+  );
   return damaged.length + gaps.length + unchained.length;
 };
 
@@ -116,10 +118,17 @@ export const checkShelf = async (config: Config, places: Places, mend: boolean, 
     const database = await checkDatabase(config, places, say);
     if (database === 0 || !mend) return copies + journal + database;
     writeFileSync(distrustIn(data), 'asked for');
-    const { store, notices } = await openOwn(ownPlaces(config, places), false, () => new Date(), () => undefined);
+    const { store, notices } = await openOwn(
+      ownPlaces(config, places),
+      false,
+      () => new Date(),
+      () => undefined,
+    );
     await store.close();
     const missing = notices.reduce((sum, each) => sum + each.missing, 0);
-    say(`mended  database made anew from the newest copy and the journal; ${counted(missing, 'save', 'saves')} missing; the old one is in ${asideIn(data)}`);
+    say(
+      `mended  database made anew from the newest copy and the journal; ${counted(missing, 'save', 'saves')} missing; the old one is in ${asideIn(data)}`,
+    );
     return copies + journal + missing;
   } finally {
     if (lock.ok) lock.value.release();

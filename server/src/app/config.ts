@@ -2,7 +2,8 @@ import { resolve } from 'node:path';
 import { z } from 'zod';
 
 /** Phrases that are tried first by whoever guesses; longer ones than these are rarely among them. */
-const COMMON = /^(.)\1*$|^(0?1234567890?)+|^(qwertz?u?iop|qwerty|asdfgh|password|passphrase|letmein|iloveyou|bashful ?parlor|changeme)[\W\d]*\w{0,3}$/i;
+const COMMON =
+  /^(.)\1*$|^(0?1234567890?)+|^(qwertz?u?iop|qwerty|asdfgh|password|passphrase|letmein|iloveyou|bashful ?parlor|changeme)[\W\d]*\w{0,3}$/i;
 
 const LEAST_LETTERS = 12;
 const PHRASE_RULE = `must have at least ${LEAST_LETTERS} letters and signs, spaces not counted, and be none that everybody tries`;

@@ -1,7 +1,6 @@
 // A copy of everything into a file, and back from one, without the page.
 import { existsSync } from 'node:fs';
-import { resolve } from 'node:path';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { copyLines, writeCopy } from '../disk/index.ts';
 import type { Log } from '../http/index.ts';
 import { everything, picturesOf, rebuildAt, restoreFrom, StartError } from '../shelf/index.ts';
@@ -20,7 +19,14 @@ const keepBeside = (config: Config, places: Places, path: string): Promise<{ rea
     const files = picturesOf(config.data);
     try {
       const now = new Date();
-      return await writeCopy(path, copyLines(0, now.toISOString(), rowsOf(database.db, (id) => files.read(id))));
+      return await writeCopy(
+        path,
+        copyLines(
+          0,
+          now.toISOString(),
+          rowsOf(database.db, (id) => files.read(id)),
+        ),
+      );
     } finally {
       await database.close().catch(() => undefined);
     }
@@ -31,7 +37,8 @@ export const keepShelf = async (config: Config, places: Places, out: string, say
   const path = resolve(out);
   if (existsSync(path)) throw new StartError(`${path} is there already; nothing is written over it.\nName another file.`);
   if (config.databaseUrl === null) {
-    if (!existsSync(config.data)) throw new StartError(`There is no data directory ${config.data}.\nSet PARLOR_DATA to the one that holds your sets.`);
+    if (!existsSync(config.data))
+      throw new StartError(`There is no data directory ${config.data}.\nSet PARLOR_DATA to the one that holds your sets.`);
     const { bytes } = await keepBeside(config, places, path);
     return say(`Everything is in ${path} (${Math.ceil(bytes / 1000)} kB).`);
   }
@@ -60,11 +67,14 @@ export const restoreShelf = async (config: Config, places: Places, file: string,
     const restored = await restoreFrom(store, path);
     if (!restored.ok) {
       const { error } = restored;
-      const row = error.code === 'copy-row' ? `Row ${error.row} of the copy cannot be used: ${error.reason}. Nothing of it was brought back.` : '';
+      const row =
+        error.code === 'copy-row' ? `Row ${error.row} of the copy cannot be used: ${error.reason}. Nothing of it was brought back.` : '';
       throw new StartError(WORDS[error.code] ?? (row || `It could not be brought back (${error.code}).`));
     }
     const { sets, besides, already, presets, pictures } = restored.value;
-    say(`Brought back: ${sets} sets, ${besides} beside sets of the same name, ${presets} templates, ${pictures} pictures; ${already} were there already.`);
+    say(
+      `Brought back: ${sets} sets, ${besides} beside sets of the same name, ${presets} templates, ${pictures} pictures; ${already} were there already.`,
+    );
   } finally {
     await store.close();
   }

@@ -10,6 +10,7 @@ import {
   type Notice,
   type OwnPlaces,
   openOwn,
+  picturesOf,
   readNotices,
   rebuildAt,
   StartError,
@@ -84,12 +85,25 @@ const codeIn = (problem: unknown): string => String((problem as { readonly code?
 const openForReading = async (config: Config, places: Places, why: string): Promise<Shelf> => {
   const target = join(mkdtempSync(join(tmpdir(), 'parlor-reading-')), 'database');
   const { database } = await rebuildAt(target, { ...ownPlaces(config, places), probe: null }, null);
+  const pictures = picturesOf(config.data);
   const refuse = (): never => {
     throw Object.assign(new Error('for reading only'), { code: 'EROFS' });
   };
-  const store: Store = { ...serverStore(database), transaction: async () => refuse(), record: async () => refuse() };
-  const notice: Notice = { id: 'reading-only', at: new Date().toISOString(), what: 'reading-only', why, aside: null, entries: 0, missing: 0 };
-  return { store, desk: { ...deskIn(config.data, [notice]), dropNotice: () => undefined, incoming: tmpdir() }, daily: async () => undefined };
+  const store: Store = { ...serverStore(database), pictures, transaction: async () => refuse(), record: async () => refuse() };
+  const notice: Notice = {
+    id: 'reading-only',
+    at: new Date().toISOString(),
+    what: 'reading-only',
+    why,
+    aside: null,
+    entries: 0,
+    missing: 0,
+  };
+  return {
+    store,
+    desk: { ...deskIn(config.data, [notice]), dropNotice: () => undefined, incoming: tmpdir() },
+    daily: async () => undefined,
+  };
 };
 
 const openOwnShelf = async (config: Config, places: Places, log: Log): Promise<Shelf> => {
@@ -108,11 +122,13 @@ const openOwnShelf = async (config: Config, places: Places, log: Log): Promise<S
 };
 
 const openElsewhere = async (url: string, places: Places, log: Log): Promise<Shelf> => {
-  const database = await openServer(url, places.migrations, () => log({ level: 'warn', event: 'database-connection-lost' })).catch((problem) => {
-    throw new StartError(
-      `The PostgreSQL server that DATABASE_URL names cannot be used (${codeIn(problem) || codeIn((problem as { cause?: unknown }).cause) || 'no answer'}).\nIs it running, and may this account use that database?`,
-    );
-  });
+  const database = await openServer(url, places.migrations, () => log({ level: 'warn', event: 'database-connection-lost' })).catch(
+    (problem) => {
+      throw new StartError(
+        `The PostgreSQL server that DATABASE_URL names cannot be used (${codeIn(problem) || codeIn((problem as { cause?: unknown }).cause) || 'no answer'}).\nIs it running, and may this account use that database?`,
+      );
+    },
+  );
   const store = serverStore(database);
   // Of several processes that start at once, one lays out the demo sets.
   const { first } = await markOnce(store.db, 'demo', 'laid out');

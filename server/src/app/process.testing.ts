@@ -9,10 +9,14 @@ const running: ChildProcess[] = [];
 export type Started = { readonly child: ChildProcess; readonly said: () => string; readonly address: string };
 
 /** Starts it; rejects with what it said when it ends instead. */
-export const start = (directory: string, environment: Record<string, string> = {}): Promise<Started> =>
+export const start = (directory: string, environment: Record<string, string> = {}): Promise<Started> => startIn([], directory, environment);
+
+/** Starts it behind another command, which runs it where or as whom it will. */
+export const startIn = (before: readonly string[], directory: string, environment: Record<string, string> = {}): Promise<Started> =>
   new Promise((resolved, reject) => {
     // A process that lives for a moment gains nothing from having the database compiled twice.
-    const child = spawn(process.execPath, ['--liftoff-only', main], {
+    const [command = '', ...words] = [...before, process.execPath, '--liftoff-only', main];
+    const child = spawn(command, words, {
       env: { ...process.env, PARLOR_DATA: directory, PORT: '0', ...environment },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

@@ -31,7 +31,10 @@ At home that may be well; elsewhere put a server with TLS before it (README, "On
 /** Why nobody can be listened to, in words. */
 const portError = (problem: unknown, { host, port }: Config): unknown => {
   const { code } = problem as NodeJS.ErrnoException;
-  if (code === 'EACCES') return new StartError(`Port ${port} is not for this account (ports below 1024 mostly are not).\nSet PORT to another one, such as 5180.`);
+  if (code === 'EACCES')
+    return new StartError(
+      `Port ${port} is not for this account (ports below 1024 mostly are not).\nSet PORT to another one, such as 5180.`,
+    );
   if (code === 'EADDRINUSE') return new StartError(`Port ${port} and the twenty after it are busy.\nSet PORT to another one.`);
   if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND')
     return new StartError(`${host} is no address of this machine.\nSet PARLOR_HOST to one of its addresses, or leave it out.`);

@@ -61,7 +61,7 @@ export const makeDirectory = (directory: string): void => {
 /** Makes a directory of the application's own, which nobody else may look into, whoever could before. */
 export const makeOwnDirectory = (directory: string): void => {
   makeDirectory(directory);
-  chmodSync(directory, OWN_DIRECTORY);
+  if ((statSync(directory).mode & 0o777) !== OWN_DIRECTORY) chmodSync(directory, OWN_DIRECTORY);
 };
 
 export const writeAll = (file: number, bytes: Uint8Array): void => {

@@ -9,5 +9,15 @@ export {
   writeCopy,
 } from './copyFile.ts';
 export { makeDirectory, makeOwnDirectory, removeDurably, renameDurably, syncDirectory, syncTree, writeDurably } from './files.ts';
-export { type Damage, type Gap, type Journal, type JournalRead, type Numbered, openJournal, putDamageAside, readJournal, segmentsIn } from './journal.ts';
+export {
+  type Damage,
+  type Gap,
+  type Journal,
+  type JournalRead,
+  type Numbered,
+  openJournal,
+  putDamageAside,
+  readJournal,
+  segmentsIn,
+} from './journal.ts';
 export { type Lock, type LockError, takeLock } from './lock.ts';

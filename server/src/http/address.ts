@@ -1,6 +1,7 @@
 // Who asks, over what: told by the connection, or by the one who stands in front where that is somebody we were told to believe.
-import { isIP } from 'node:net';
+
 import type { IncomingMessage } from 'node:http';
+import { isIP } from 'node:net';
 import type { TLSSocket } from 'node:tls';
 
 /** Addresses of whoever stands in front of the application. */
@@ -31,7 +32,10 @@ export const networkOf = (address: string): string => {
   const groups = head === '' ? [] : head.split(':');
   const after = tail === '' ? [] : tail.split(':');
   const all = address.includes('::') ? [...groups, ...Array(Math.max(0, 8 - groups.length - after.length)).fill('0'), ...after] : groups;
-  return `${all.slice(0, 4).map((group) => Number.parseInt(group, 16).toString(16)).join(':')}::/64`;
+  return `${all
+    .slice(0, 4)
+    .map((group) => Number.parseInt(group, 16).toString(16))
+    .join(':')}::/64`;
 };
 
 /** Whether nobody on the way can read what is sent. */

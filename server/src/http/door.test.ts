@@ -82,7 +82,9 @@ describe('the door stands before everything', () => {
           expect(text).not.toMatch(/Potting|revision|presets":|sets":/);
         }
     expect(asked).toBeGreaterThan(2_000);
-    expect((await served.ask('GET', '/api/sets', undefined, { cookie: cookiesOf((await knock('paper and pins')).headers) })).body.sets).toHaveLength(3);
+    expect(
+      (await served.ask('GET', '/api/sets', undefined, { cookie: cookiesOf((await knock('paper and pins')).headers) })).body.sets,
+    ).toHaveLength(3);
   });
 
   it('what came past the old door is refused, and every refusal is logged', async () => {
@@ -207,7 +209,9 @@ describe('who asks', () => {
     expect(addressOf(asking('203.0.113.5', lied), new Set(['loopback']))).toBe('203.0.113.5');
     expect(addressOf(asking('::ffff:127.0.0.1', lied), new Set(['loopback']))).toBe('1.2.3.4');
     // What the asker wrote himself stands before what the one in front wrote.
-    expect(addressOf(asking('10.0.0.2', { 'x-forwarded-for': '6.6.6.6, 203.0.113.5, 10.0.0.3' }), new Set(['10.0.0.2', '10.0.0.3']))).toBe('203.0.113.5');
+    expect(addressOf(asking('10.0.0.2', { 'x-forwarded-for': '6.6.6.6, 203.0.113.5, 10.0.0.3' }), new Set(['10.0.0.2', '10.0.0.3']))).toBe(
+      '203.0.113.5',
+    );
     expect(isSecure(asking('203.0.113.5', lied), new Set(['loopback']))).toBe(false);
     expect(isSecure(asking('127.0.0.1', lied), new Set(['loopback']))).toBe(true);
   });

@@ -142,7 +142,12 @@ export const sessionRoutes = (router: Router, door: Door | null, { store, proxie
     const list = door ? await listSessions(store, door.mark, new Date(door.now())) : [];
     const own = door ? idOf(ticketOf(door, context, proxies)) : '';
     context.body = {
-      sessions: list.map(({ id, createdAt, seenAt }) => ({ id, createdAt: createdAt.toISOString(), seenAt: seenAt.toISOString(), own: id === own })),
+      sessions: list.map(({ id, createdAt, seenAt }) => ({
+        id,
+        createdAt: createdAt.toISOString(),
+        seenAt: seenAt.toISOString(),
+        own: id === own,
+      })),
     };
   });
   router.delete('/sessions', async (context) => {

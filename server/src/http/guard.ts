@@ -41,7 +41,8 @@ const isOwn = (origin: string, host: string, site: string): boolean => {
 const BARE: Readonly<Record<string, string>> = { '/api/pictures': 'image/*', '/api/shelf/copy': 'application/gzip' };
 
 /** A request with two hosts is read by one program as for the one and by another as for the other. */
-const hasOneHost = (raw: readonly string[]): boolean => raw.filter((name, index) => index % 2 === 0 && name.toLowerCase() === 'host').length === 1;
+const hasOneHost = (raw: readonly string[]): boolean =>
+  raw.filter((name, index) => index % 2 === 0 && name.toLowerCase() === 'host').length === 1;
 
 /** Refuses foreign hosts always, foreign origins wherever something would change, bodies that are not plain JSON (or what is taken as it is), and
  *  addresses of the interface that are spelled another way than theirs. */

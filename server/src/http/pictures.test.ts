@@ -129,30 +129,62 @@ const RED = '<rect width="30" height="20" fill="#d22"/>';
 
 describe('a drawing from anybody', () => {
   // 210 mm × 140 mm and so on: all of one shape, in whatever unit.
-  it.each(['width="210mm" height="140mm"', 'width="3in" height="2in"', 'width="10.5cm" height="7cm"', 'width="90pt" height="60pt"', 'viewBox="0 0 60 40"', 'width="100%" height="100%" viewBox="0 0 60 40"'])(
-    'is drawn 4,000 dots along its longer side when it says %s',
-    async (size) => {
-      const made = await upright(svg('<rect width="100%" height="100%" fill="#d22"/>', size));
-      expect(made).toMatchObject({ ok: true, value: { width: 4_000, height: 2_667, mime: 'image/png' } });
-      const { data } = await sharp(made.ok ? made.value.bytes : Buffer.alloc(0))
-        .resize(3, 2)
-        .raw()
-        .toBuffer({ resolveWithObject: true });
-      expect([...data.subarray(0, 3)].map((value) => Math.round(value / 16))).toEqual([14, 2, 2]);
-    },
-  );
+  it.each([
+    'width="210mm" height="140mm"',
+    'width="3in" height="2in"',
+    'width="10.5cm" height="7cm"',
+    'width="90pt" height="60pt"',
+    'viewBox="0 0 60 40"',
+    'width="100%" height="100%" viewBox="0 0 60 40"',
+  ])('is drawn 4,000 dots along its longer side when it says %s', async (size) => {
+    const made = await upright(svg('<rect width="100%" height="100%" fill="#d22"/>', size));
+    expect(made).toMatchObject({ ok: true, value: { width: 4_000, height: 2_667, mime: 'image/png' } });
+    const { data } = await sharp(made.ok ? made.value.bytes : Buffer.alloc(0))
+      .resize(3, 2)
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    expect([...data.subarray(0, 3)].map((value) => Math.round(value / 16))).toEqual([14, 2, 2]);
+  });
 
   it.each<[string, Buffer, string]>([
-    ['noise that costs minutes', svg(`<filter id="f">${'<feTurbulence baseFrequency=".01" numOctaves="9"/>'.repeat(12)}</filter><rect width="60" height="40" filter="url(#f)"/>`), 'svg-filters'],
-    ['a filter by its style', svg('<filter id="f"><feGaussianBlur stdDeviation="900"/></filter><g style="fill:red; filter: url(#f)"><circle r="9"/></g>'), 'svg-filters'],
+    [
+      'noise that costs minutes',
+      svg(
+        `<filter id="f">${'<feTurbulence baseFrequency=".01" numOctaves="9"/>'.repeat(12)}</filter><rect width="60" height="40" filter="url(#f)"/>`,
+      ),
+      'svg-filters',
+    ],
+    [
+      'a filter by its style',
+      svg('<filter id="f"><feGaussianBlur stdDeviation="900"/></filter><g style="fill:red; filter: url(#f)"><circle r="9"/></g>'),
+      'svg-filters',
+    ],
     ['a filter by a sheet of styles', svg('<style>circle { filter: blur(90px) }</style><circle r="9"/>'), 'svg-filters'],
     ['a picture from a file', svg('<image xlink:href="file:///etc/passwd" width="40" height="40"/>'), 'svg-foreign'],
     ['a picture from elsewhere', svg('<image href="https://attacker.example/x.png" width="40" height="40"/>'), 'svg-foreign'],
     ['a part of another drawing', svg('<use xlink:href="/etc/drawing.svg#x"/>'), 'svg-foreign'],
     ['a drawing in a drawing by its bytes', svg('<image href="data:image/svg+xml;base64,AAAA" width="40" height="40"/>'), 'svg-foreign'],
-    ['entities that multiply', svg('<text>&a8;</text>', 'width="9" height="9"', `<!DOCTYPE svg [<!ENTITY a "x">${Array.from({ length: 9 }, (_, n) => `<!ENTITY a${n} "${`&a${n === 0 ? '' : n - 1};`.repeat(10)}">`).join('')}]>`), 'svg-entities'],
-    ['an entity from a file', svg('<text>&x;</text>', 'width="9" height="9"', '<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]>'), 'svg-entities'],
-    ['uses that multiply', svg(`<g id="a0">${RED}</g>${Array.from({ length: 12 }, (_, n) => `<g id="a${n + 1}">${`<use href="#a${n}"/>`.repeat(10)}</g>`).join('')}`), 'svg-repeats'],
+    [
+      'entities that multiply',
+      svg(
+        '<text>&a8;</text>',
+        'width="9" height="9"',
+        `<!DOCTYPE svg [<!ENTITY a "x">${Array.from({ length: 9 }, (_, n) => `<!ENTITY a${n} "${`&a${n === 0 ? '' : n - 1};`.repeat(10)}">`).join('')}]>`,
+      ),
+      'svg-entities',
+    ],
+    [
+      'an entity from a file',
+      svg('<text>&x;</text>', 'width="9" height="9"', '<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]>'),
+      'svg-entities',
+    ],
+    [
+      'uses that multiply',
+      svg(
+        `<g id="a0">${RED}</g>${Array.from({ length: 12 }, (_, n) => `<g id="a${n + 1}">${`<use href="#a${n}"/>`.repeat(10)}</g>`).join('')}`,
+      ),
+      'svg-repeats',
+    ],
     ['a use of itself', svg('<g id="a"><use href="#a"/></g>'), 'svg-repeats'],
     ['too many things', svg('<rect/>'.repeat(60_000)), 'svg-too-large'],
     ['things too deep', svg(`${'<g>'.repeat(500)}${'</g>'.repeat(500)}`), 'svg-too-large'],
@@ -178,9 +210,16 @@ describe('a drawing from anybody', () => {
   });
 
   it('has its inner pictures where they stand in it', async () => {
-    const inner = (await sharp({ create: { width: 8, height: 8, channels: 3, background: '#1e1ec8' } }).png().toBuffer()).toString('base64');
+    const inner = (
+      await sharp({ create: { width: 8, height: 8, channels: 3, background: '#1e1ec8' } })
+        .png()
+        .toBuffer()
+    ).toString('base64');
     const made = await upright(svg(`<image href="data:image/png;base64,${inner}" width="60" height="40" preserveAspectRatio="none"/>`));
-    const { data } = await sharp(made.ok ? made.value.bytes : Buffer.alloc(0)).resize(1, 1).raw().toBuffer({ resolveWithObject: true });
+    const { data } = await sharp(made.ok ? made.value.bytes : Buffer.alloc(0))
+      .resize(1, 1)
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     expect([...data].map((value) => Math.round(value / 32))).toEqual([1, 1, 6]);
   });
 });

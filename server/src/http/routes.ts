@@ -21,8 +21,8 @@ import {
 } from '../store/index.ts';
 import { type House, sessionRoutes } from './door.ts';
 import { answerFailure, type Failure } from './failure.ts';
-import { showPicture, takePicture } from './pictures.ts';
 import type { AppParts } from './parts.ts';
+import { showPicture, takePicture } from './pictures.ts';
 import { readBody } from './readBody.ts';
 import { shelfRoutes } from './shelf.ts';
 

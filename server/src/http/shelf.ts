@@ -1,9 +1,10 @@
 // The shelf as a whole: what it has to tell, a copy of everything, and back from one.
+
+import { randomUUID } from 'node:crypto';
 import { createWriteStream, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { PassThrough, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { randomUUID } from 'node:crypto';
 import type Router from '@koa/router';
 import type { Context } from 'koa';
 import { packInto } from '../disk/index.ts';

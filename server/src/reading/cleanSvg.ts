@@ -62,7 +62,18 @@ class Refused extends Error {
   }
 }
 
-const PER_UNIT: Readonly<Record<string, number>> = { '': 1, px: 1, pt: 96 / 72, pc: 16, in: 96, cm: 96 / 2.54, mm: 9.6 / 2.54, q: 2.4 / 2.54, em: 16, ex: 8 };
+const PER_UNIT: Readonly<Record<string, number>> = {
+  '': 1,
+  px: 1,
+  pt: 96 / 72,
+  pc: 16,
+  in: 96,
+  cm: 96 / 2.54,
+  mm: 9.6 / 2.54,
+  q: 2.4 / 2.54,
+  em: 16,
+  ex: 8,
+};
 
 /** A length of SVG in its pixels (CSS Values 3: 96 to the inch); null for shares of something unknown, and for what is no length. */
 const pixelsOf = (text: string | undefined): number | null => {
@@ -75,7 +86,10 @@ const USUAL = { width: 300, height: 150 };
 
 /** The root's own attributes: whatever size it states, in whatever unit, it is drawn `side` pixels along its longer side. */
 const rootSize = (attributes: Readonly<Record<string, string>>, side: number): Readonly<Record<string, string>> => {
-  const box = (attributes['viewBox'] ?? '').trim().split(/[\s,]+/).map(Number);
+  const box = (attributes['viewBox'] ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const hasBox = box.length === 4 && box.every(Number.isFinite) && (box[2] as number) > 0 && (box[3] as number) > 0;
   const width = pixelsOf(attributes['width']) ?? (hasBox ? (box[2] as number) : USUAL.width);
   const height = pixelsOf(attributes['height']) ?? (hasBox ? (box[3] as number) : USUAL.height);
@@ -145,7 +159,11 @@ export const cleanSvg = (text: string, side: number): Result<string, SvgProblem>
     root ??= node;
     stack.push(node);
     const spaces = node === root ? ' xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink"' : '';
-    out.push(`<${tag}${spaces}${Object.entries(size).map(([key, value]) => ` ${key}="${escaped(value)}"`).join('')}>`);
+    out.push(
+      `<${tag}${spaces}${Object.entries(size)
+        .map(([key, value]) => ` ${key}="${escaped(value)}"`)
+        .join('')}>`,
+    );
   });
   parser.on('closetag', () => {
     if (left > 0) {

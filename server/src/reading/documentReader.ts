@@ -4,7 +4,9 @@ import { err, type Result } from '@parlor/core/kit';
 import type { ReadIssue } from '@parlor/core/set';
 import { type ReadDocument, readAndDescribe } from './readAndDescribe.ts';
 
-export type DocumentProblem = { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] } | { readonly code: 'document-too-heavy' | 'busy' };
+export type DocumentProblem =
+  | { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] }
+  | { readonly code: 'document-too-heavy' | 'busy' };
 
 /** `size` is about how many bytes the data came as. */
 export type DocumentReader = {

@@ -44,7 +44,12 @@ export const pictureReader = (program: string, seconds = PICTURE_SECONDS): Pictu
     if (child && child.exitCode === null && child.signalCode === null && child.connected) return child;
     // What it inherits it could be made to tell: it gets nothing but what libraries need to be found.
     const { PATH = '', HOME = '' } = process.env;
-    child = fork(program, [], { serialization: 'advanced', stdio: ['ignore', 'ignore', 'ignore', 'ipc'], env: { PATH, HOME }, execArgv: ['--max-old-space-size=200'] });
+    child = fork(program, [], {
+      serialization: 'advanced',
+      stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+      env: { PATH, HOME },
+      execArgv: ['--max-old-space-size=200'],
+    });
     child.unref();
     child.channel?.unref();
     return child;

@@ -21,7 +21,11 @@ const SVG_SIDE = 4_000;
 
 const textOf = (file: Uint8Array): string | null => {
   const text = Buffer.from(file.subarray(0, 1_000)).toString('utf8');
-  return /^\uFEFF?\s*<(\?xml|!--|!doctype\s+svg|([\w-]+:)?svg[\s>])/i.test(text) ? Buffer.from(file).toString('utf8').replace(/^\uFEFF/, '') : null;
+  return /^\uFEFF?\s*<(\?xml|!--|!doctype\s+svg|([\w-]+:)?svg[\s>])/i.test(text)
+    ? Buffer.from(file)
+        .toString('utf8')
+        .replace(/^\uFEFF/, '')
+    : null;
 };
 
 const drawn = async (text: string): Promise<Result<Upright, PictureProblem>> => {
@@ -32,7 +36,10 @@ const drawn = async (text: string): Promise<Result<Upright, PictureProblem>> => 
 
 const finished = async (picture: Sharp, asPng: boolean): Promise<Result<Upright, PictureProblem>> => {
   const made = picture.autoOrient().flatten({ background: '#ffffff' }).toColourspace('srgb');
-  const { data, info } = await (asPng ? made.png({ compressionLevel: 6 }) : made.jpeg({ quality: 92, chromaSubsampling: '4:4:4' })).toBuffer({
+  const { data, info } = await (asPng
+    ? made.png({ compressionLevel: 6 })
+    : made.jpeg({ quality: 92, chromaSubsampling: '4:4:4' })
+  ).toBuffer({
     resolveWithObject: true,
   });
   return ok({ mime: asPng ? 'image/png' : 'image/jpeg', width: info.width, height: info.height, bytes: new Uint8Array(data) });

@@ -85,7 +85,10 @@ export const recordDisk = (root: string): Record => {
     },
     fsyncSync: (handle: number) => {
       const known = open.get(handle);
-      if (known) ops.push(known.file === null ? { kind: 'sync names', directory: known.path } : { kind: 'sync', file: known.file, path: known.path });
+      if (known)
+        ops.push(
+          known.file === null ? { kind: 'sync names', directory: known.path } : { kind: 'sync', file: known.file, path: known.path },
+        );
     },
     ftruncateSync: (handle: number, size = 0) => {
       const known = open.get(handle);
@@ -200,7 +203,12 @@ const contentAt = (ops: readonly (Content & { readonly index: number })[], synce
       bytes = Buffer.from(bytes.subarray(0, op.size));
     } else {
       // A third is lost, a sixth is torn, the rest is there.
-      const length = fate < 0.33 ? 0 : fate < 0.5 ? Math.min(op.bytes.length, SECTOR * Math.floor((random() * op.bytes.length) / SECTOR + random())) : op.bytes.length;
+      const length =
+        fate < 0.33
+          ? 0
+          : fate < 0.5
+            ? Math.min(op.bytes.length, SECTOR * Math.floor((random() * op.bytes.length) / SECTOR + random()))
+            : op.bytes.length;
       // The size of a file may have come to the disk before what stands in it.
       if (length > 0 || random() < 0.3) grow(op.at + op.bytes.length);
       op.bytes.copy(bytes, op.at, 0, length);
@@ -222,7 +230,10 @@ export const layOutState = (ops: readonly Op[], root: string, moment: number, na
     if (op.kind === 'sync') syncedFiles.set(op.file, index);
   });
   const nameOps = past.flatMap((op, index) => (directoriesOf(op).length > 0 ? [{ op, index }] : []));
-  const lastSynced = Math.max(-1, ...nameOps.filter(({ op, index }) => directoriesOf(op).some((each) => (syncedNames.get(each) ?? -1) > index)).map(({ index }) => index));
+  const lastSynced = Math.max(
+    -1,
+    ...nameOps.filter(({ op, index }) => directoriesOf(op).some((each) => (syncedNames.get(each) ?? -1) > index)).map(({ index }) => index),
+  );
   const upTo = lastSynced + 1 + random() * (moment - lastSynced);
   const limits = new Map<string, number>();
   const limitOf = (directory: string): number => {
@@ -232,7 +243,9 @@ export const layOutState = (ops: readonly Op[], root: string, moment: number, na
     return known;
   };
   const isThere = (op: Op, index: number): boolean =>
-    names === 'in one order' ? index < upTo : directoriesOf(op).every((each) => index < limitOf(each) || index < (syncedNames.get(each) ?? -1));
+    names === 'in one order'
+      ? index < upTo
+      : directoriesOf(op).every((each) => index < limitOf(each) || index < (syncedNames.get(each) ?? -1));
   const paths = new Map<string, number | 'directory'>();
   for (const { op, index } of nameOps) {
     if (!isThere(op, index)) continue;

@@ -40,7 +40,7 @@ const readList = (directory: string, name: string): Generation | undefined => {
 
 /** The copies whose lists can be read, the newest first, and the names of those whose lists cannot. */
 export const listGenerations = (directory: string): { readonly sound: readonly Generation[]; readonly damaged: readonly string[] } => {
-  makeOwnDirectory(copiesIn(directory));
+  if (!existsSync(copiesIn(directory))) return { sound: [], damaged: [] };
   const names = readdirSync(copiesIn(directory)).flatMap((name) => (name.endsWith('.shelf') ? [name.slice(0, -'.shelf'.length)] : []));
   const read = names.map((name) => [name, readList(directory, name)] as const);
   return {
@@ -67,6 +67,7 @@ const stamp = (at: Date): string => at.toISOString().slice(0, 19).replace(/[:-]/
 export const writeGeneration = async (db: Db, directory: string, number: number, at: Date): Promise<Generation> => {
   const name = `${String(number).padStart(12, '0')}-${stamp(at)}`;
   const path = fileOf(directory, name);
+  makeOwnDirectory(copiesIn(directory));
   const { sum, bytes } = await writeCopy(path, copyLines(number, at.toISOString(), rowsOf(db, null)));
   for await (const _ of readCopy(createReadStream(path)));
   const found = await db.select({ id: sets.id, revision: sets.revision, deletedAt: sets.deletedAt }).from(sets);

@@ -9,7 +9,21 @@ import { readSet, type SetDocument } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
 import { writeCopy } from '../disk/index.ts';
 import { freshStore } from '../http/serve.testing.ts';
-import { createSet, getPicture, getRevision, getSet, keepPicture, keepPreset, listAway, listPresets, listRevisions, listSets, type Store, saveSet, setAway } from '../store/index.ts';
+import {
+  createSet,
+  getPicture,
+  getRevision,
+  getSet,
+  keepPicture,
+  keepPreset,
+  listAway,
+  listPresets,
+  listRevisions,
+  listSets,
+  type Store,
+  saveSet,
+  setAway,
+} from '../store/index.ts';
 import { everything, restoreFrom } from './index.ts';
 
 const named = (name: string, pieces: readonly object[] = []): SetDocument => {
@@ -26,7 +40,8 @@ const PICTURE = { mime: 'image/jpeg', width: 2, height: 1, bytes: Uint8Array.of(
 const worked = async (): Promise<{ readonly store: Store; readonly picture: string }> => {
   const store = await fresh();
   await createSet(store, 'attic', named('Attic'), at(1));
-  for (let revision = 1; revision < 6; revision += 1) await saveSet(store, 'attic', revision, named(`Attic ${revision}`), at(revision), `save ${revision}`);
+  for (let revision = 1; revision < 6; revision += 1)
+    await saveSet(store, 'attic', revision, named(`Attic ${revision}`), at(revision), `save ${revision}`);
   await createSet(store, 'cellar', named('Cellar'), at(4));
   await setAway(store, 'cellar', at(4));
   const [piece] = named('x', [{ name: 'Stool' }]).pieces;
@@ -66,7 +81,13 @@ describe('a copy of everything', () => {
     await saveSet(store, 'attic', 6, named('Attic, changed'), at(7), 'x');
     expect(await restoreFrom(store, path)).toMatchObject({ ok: true, value: { sets: 0, besides: 1 } });
     expect(await getSet(store.db, 'attic')).toMatchObject({ ok: true, value: { revision: 7, document: { name: 'Attic, changed' } } });
-    expect((await listSets(store)).map(({ name }) => name).sort()).toEqual(['Attic 5', 'Attic, changed', 'Harbour post office', 'Night-ferry ticket hall', 'Potting shed']);
+    expect((await listSets(store)).map(({ name }) => name).sort()).toEqual([
+      'Attic 5',
+      'Attic, changed',
+      'Harbour post office',
+      'Night-ferry ticket hall',
+      'Potting shed',
+    ]);
     await store.close();
   });
 
@@ -89,7 +110,10 @@ const forged = (path: string, change: (lines: string[]) => string[]): string => 
   const sum = createHash('sha256');
   for (const line of changed) sum.update(line);
   const other = file();
-  writeFileSync(other, gzipSync(`${changed.join('\n')}\n${JSON.stringify({ end: true, rows: changed.length - 1, sum: sum.digest('hex') })}\n`));
+  writeFileSync(
+    other,
+    gzipSync(`${changed.join('\n')}\n${JSON.stringify({ end: true, rows: changed.length - 1, sum: sum.digest('hex') })}\n`),
+  );
   return other;
 };
 
@@ -117,16 +141,37 @@ describe('a copy that is not what it should be', () => {
     expect(await bad(gzipSync('{"format":"another"}\n'))).toEqual({ code: 'copy-unreadable' });
     expect(await bad(whole.subarray(0, whole.length - 20))).toEqual({ code: 'copy-damaged' });
     expect(await bad(whole.subarray(0, whole.length / 2))).toEqual({ code: 'copy-damaged' });
-    expect(await bad(Buffer.from(whole.map((byte, index) => (index === 2_000 ? byte ^ 8 : byte))))).toMatchObject({ code: /copy-(damaged|unreadable|row)/ as unknown as string });
-    expect(await bad(forged(path, (lines) => [(lines[0] as string).replace('"version":1', '"version":2'), ...lines.slice(1)]))).toEqual({ code: 'copy-of-newer-version' });
+    expect(await bad(Buffer.from(whole.map((byte, index) => (index === 2_000 ? byte ^ 8 : byte))))).toMatchObject({
+      code: /copy-(damaged|unreadable|row)/ as unknown as string,
+    });
+    expect(await bad(forged(path, (lines) => [(lines[0] as string).replace('"version":1', '"version":2'), ...lines.slice(1)]))).toEqual({
+      code: 'copy-of-newer-version',
+    });
     expect(await bad(forged(path, (lines) => [...lines, 'no JSON']))).toMatchObject({ code: 'copy-row', reason: 'it is no JSON' });
     expect(await bad(altered(path, 'set', (row) => ({ ...row, id: '../../etc' })))).toMatchObject({ code: 'copy-row' });
-    expect(await bad(altered(path, 'set', (row) => ({ ...row, document: { name: 'x', about: '', format: 'x' } })))).toMatchObject({ code: 'copy-row', reason: 'the set “x” is none' });
-    expect(await bad(altered(path, 'revision', (row) => ({ ...row, set: 'another' })))).toMatchObject({ code: 'copy-row', reason: 'a save stands apart from its set' });
+    expect(await bad(altered(path, 'set', (row) => ({ ...row, document: { name: 'x', about: '', format: 'x' } })))).toMatchObject({
+      code: 'copy-row',
+      reason: 'the set “x” is none',
+    });
+    expect(await bad(altered(path, 'revision', (row) => ({ ...row, set: 'another' })))).toMatchObject({
+      code: 'copy-row',
+      reason: 'a save stands apart from its set',
+    });
     expect(await bad(altered(path, 'picture', (row) => ({ ...row, mime: 'text/html' })))).toMatchObject({ code: 'copy-row' });
-    expect(await bad(altered(path, 'picture', (row) => ({ ...row, bytes: Buffer.from('<script>').toString('base64') })))).toMatchObject({ code: 'copy-row', reason: 'a picture is not the one that its name says' });
+    expect(await bad(altered(path, 'picture', (row) => ({ ...row, bytes: Buffer.from('<script>').toString('base64') })))).toMatchObject({
+      code: 'copy-row',
+      reason: 'a picture is not the one that its name says',
+    });
     const page = Buffer.from('<html>');
-    expect(await bad(altered(path, 'picture', (row) => ({ ...row, id: createHash('sha256').update(page).digest('hex'), bytes: page.toString('base64') })))).toMatchObject({ code: 'copy-row', reason: 'a picture is of another kind than it says' });
+    expect(
+      await bad(
+        altered(path, 'picture', (row) => ({
+          ...row,
+          id: createHash('sha256').update(page).digest('hex'),
+          bytes: page.toString('base64'),
+        })),
+      ),
+    ).toMatchObject({ code: 'copy-row', reason: 'a picture is of another kind than it says' });
     expect(await listSets(other)).toEqual(before);
     await Promise.all([store.close(), other.close()]);
   });

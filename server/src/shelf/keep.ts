@@ -1,6 +1,7 @@
 // A copy of everything in one file, for wherever the maker wants it, and back from it beside what is there.
-import { createReadStream } from 'node:fs';
+
 import { randomUUID } from 'node:crypto';
+import { createReadStream } from 'node:fs';
 import { err, ok, type Result } from '@parlor/core/kit';
 import { readPiece, readSet } from '@parlor/core/set';
 import { eq, sql } from 'drizzle-orm';
@@ -9,24 +10,28 @@ import { CopyFault, type CopyProblem, copyLines, readCopy } from '../disk/index.
 import {
   change,
   type Db,
-  pictures,
   type PictureRow,
-  presets,
   type PresetRow,
+  pictures,
+  presets,
   putRow,
   type RevisionRow,
   type Row,
   rowsOf,
   type SetRow,
-  sets,
   type Store,
   type StoreError,
+  sets,
   sumOf,
 } from '../store/index.ts';
 
 /** Everything on the shelf as the lines of a copy, pictures with their bytes. */
 export const everything = (store: Store, at: Date): AsyncGenerator<string> =>
-  copyLines(0, at.toISOString(), rowsOf(store.db, (id) => store.pictures?.read(id) ?? null, store.pictures === null));
+  copyLines(
+    0,
+    at.toISOString(),
+    rowsOf(store.db, (id) => store.pictures?.read(id) ?? null, store.pictures === null),
+  );
 
 /** What came back, and what was there already or had to get another name to stand beside what has its own. */
 export type Restored = {
@@ -137,7 +142,10 @@ const isSame = async (tx: Db, { id: wanted, revision: at, document }: SetRow): P
 
 type Kind = 'sets' | 'besides' | 'already' | 'presets' | 'pictures';
 
-const putSet = (store: Store, { set, history }: { readonly set: SetRow; readonly history: readonly RevisionRow[] }): Promise<Result<Kind, StoreError>> =>
+const putSet = (
+  store: Store,
+  { set, history }: { readonly set: SetRow; readonly history: readonly RevisionRow[] },
+): Promise<Result<Kind, StoreError>> =>
   change(store, async (tx) => {
     const [there] = await tx.select({ id: sets.id }).from(sets).where(eq(sets.id, set.id));
     if (there && (await isSame(tx, set))) return ok('already');

@@ -1,6 +1,17 @@
 // A shelf is opened in whatever state its directory was left in: nothing acknowledged is lost, nothing that was there is deleted, and what was found
 // is told.
-import { appendFileSync, cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  appendFileSync,
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { readSet, type SetDocument } from '@parlor/core/set';
@@ -208,7 +219,8 @@ describe('a database that is lost, empty or damaged', () => {
   it('with no copy and no journal is refused, again and again, and never taken for a new shelf', async () => {
     const { directory } = await worked();
     for (const name of ['database', 'copies', 'journal']) rmSync(join(directory, name), { recursive: true });
-    for (let times = 0; times < 2; times += 1) await expect(open(directory)).rejects.toThrow(/has held a shelf of sets .*Nothing was deleted/s);
+    for (let times = 0; times < 2; times += 1)
+      await expect(open(directory)).rejects.toThrow(/has held a shelf of sets .*Nothing was deleted/s);
   });
 
   it('with a journal alone, from its first entry on, is made anew from that', async () => {
@@ -335,7 +347,10 @@ it('with no room on the disk nothing is saved, and the answer says so; with room
   const save = () => saveSet(full.store, 'potting-shed', 1, named('Full'), at(1), 'x');
   expect(await save()).toEqual({ ok: false, error: { code: 'storage-full' } });
   expect(await createSet(full.store, 'no-room', named('No room'), at(1))).toEqual({ ok: false, error: { code: 'storage-full' } });
-  expect(await getSet(full.store.db, 'potting-shed')).toMatchObject({ ok: true, value: { revision: 1, document: { name: 'Potting shed' } } });
+  expect(await getSet(full.store.db, 'potting-shed')).toMatchObject({
+    ok: true,
+    value: { revision: 1, document: { name: 'Potting shed' } },
+  });
   expect((await listSets(full.store)).map(({ id }) => id)).not.toContain('no-room');
   await full.store.close();
   rmSync(join(directory, 'journal'), { recursive: true });

@@ -1,6 +1,16 @@
 // The built-in database and its journal as one: what changes the shelf is written to both, or to neither.
 import type { Journal, Numbered } from '../disk/index.ts';
-import { codeOf, type Database, type Db, doAgain, type Entry, journalMark, noteJournal, type PictureFiles, type Store } from '../store/index.ts';
+import {
+  codeOf,
+  type Database,
+  type Db,
+  doAgain,
+  type Entry,
+  journalMark,
+  noteJournal,
+  type PictureFiles,
+  type Store,
+} from '../store/index.ts';
 
 /** Does entries again that a database does not know of. */
 export const replay = async (db: Db, entries: readonly Numbered<Entry>[], files: PictureFiles | null): Promise<number> => {

@@ -37,4 +37,5 @@ export const begunIn = (directory: string): string | null => {
 };
 
 /** Says for ever that a shelf was begun here. */
-export const markBegun = (directory: string, at: Date): void => writeDurably(join(directory, BEGUN), JSON.stringify({ begun: at.toISOString() }));
+export const markBegun = (directory: string, at: Date): void =>
+  writeDurably(join(directory, BEGUN), JSON.stringify({ begun: at.toISOString() }));

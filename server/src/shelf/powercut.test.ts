@@ -3,7 +3,13 @@ import { execFile } from 'node:child_process';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
-type Came = { readonly states: number; readonly acknowledged: number; readonly opened: number; readonly rebuilt: number; readonly failed: number };
+type Came = {
+  readonly states: number;
+  readonly acknowledged: number;
+  readonly opened: number;
+  readonly rebuilt: number;
+  readonly failed: number;
+};
 
 const cut = (...words: string[]): Promise<{ readonly came: Came | null; readonly said: string }> =>
   new Promise((resolve) => {

@@ -32,7 +32,13 @@ const open = (directory: string, clock: () => Date) =>
   );
 
 /** What was acknowledged, and after how many operations of the disk. */
-type Answered = { readonly after: number; readonly kind: 'set' | 'preset' | 'picture'; readonly id: string; readonly revision: number; readonly name: string };
+type Answered = {
+  readonly after: number;
+  readonly kind: 'set' | 'preset' | 'picture';
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+};
 
 let day = 0;
 const clock = () => new Date(Date.UTC(2026, 0, 1 + day, 12));
@@ -50,7 +56,8 @@ const work = async (directory: string, now: () => number): Promise<readonly Answ
     const document = named(name, 'x'.repeat(Math.floor(random() * 500)));
     const id = `set-${Math.floor(random() * 6)}`;
     const before = revisions.get(id);
-    const done = before === undefined ? await createSet(store, id, document, clock()) : await saveSet(store, id, before, document, clock(), name);
+    const done =
+      before === undefined ? await createSet(store, id, document, clock()) : await saveSet(store, id, before, document, clock(), name);
     if (!done.ok) throw new Error(done.error.code);
     revisions.set(id, done.value.revision);
     note('set', id, done.value.revision, name);
@@ -127,10 +134,14 @@ for (let state = 0; state < states; state += 1) {
     }
   } catch (problem) {
     failed += 1;
-    process.stderr.write(`state ${state} (cut after ${moment} of ${ops.length}, names ${names}): ${problem instanceof Error ? problem.stack : problem}\n`);
+    process.stderr.write(
+      `state ${state} (cut after ${moment} of ${ops.length}, names ${names}): ${problem instanceof Error ? problem.stack : problem}\n`,
+    );
   }
   fs.rmSync(target, { recursive: true, force: true });
 }
 fs.rmSync(scratch, { recursive: true, force: true });
-process.stdout.write(`${JSON.stringify({ states, operations: ops.length, acknowledged: answered.length, opened: whole, rebuilt, failed })}\n`);
+process.stdout.write(
+  `${JSON.stringify({ states, operations: ops.length, acknowledged: answered.length, opened: whole, rebuilt, failed })}\n`,
+);
 process.exit(failed > 0 ? 1 : 0);

@@ -61,7 +61,11 @@ If you have a copy of the directory, put it back and start again. To begin a new
 
 /** Makes the shelf of a data directory anew at another place. Nothing in the directory is changed.
  *  Errors: a StartError where there is neither a whole copy nor anything in the journal. */
-export const rebuildAt = async (target: string, { directory, migrations, prepared }: OwnPlaces, files: PictureFiles | null): Promise<Rebuilt> => {
+export const rebuildAt = async (
+  target: string,
+  { directory, migrations, prepared }: OwnPlaces,
+  files: PictureFiles | null,
+): Promise<Rebuilt> => {
   rmSync(target, { recursive: true, force: true });
   const base = await newestWhole(directory);
   const hasJournal = existsSync(journalIn(directory)) && segmentsIn(journalIn(directory)).length > 0;

@@ -19,5 +19,7 @@ const REASONS: Readonly<Record<string, string>> = {
 export const startErrorFor = (directory: string, problem: unknown): unknown => {
   const code = (problem as { readonly code?: unknown } | null)?.code;
   const reason = typeof code === 'string' ? REASONS[code] : undefined;
-  return problem instanceof StartError || !reason ? problem : new StartError(`The data directory ${directory} cannot be used (${code}).\n${reason}`);
+  return problem instanceof StartError || !reason
+    ? problem
+    : new StartError(`The data directory ${directory} cannot be used (${code}).\n${reason}`, { cause: problem });
 };

@@ -1,10 +1,10 @@
 // What is done to the shelf, as the journal keeps it, so that it can be done again.
 import { eq, inArray } from 'drizzle-orm';
 import type { Db } from './database.ts';
-import { thin } from './thin.ts';
 import type { PictureFiles } from './pictureFiles.ts';
 import { putRow, type Row } from './rows.ts';
 import { pictures, presets, revisions, sessions, sets } from './schema.ts';
+import { thin } from './thin.ts';
 
 type PictureEntry = {
   readonly kind: 'picture';

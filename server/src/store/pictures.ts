@@ -18,7 +18,9 @@ const UNUSED_DAYS = 30;
 
 /** How many pictures are kept, and of how many bytes. */
 export const pictureCounts = async (db: Db): Promise<{ readonly count: number; readonly bytes: number }> => {
-  const [row] = await db.select({ count: sql<number>`count(*)::int`, bytes: sql<string>`coalesce(sum(${pictures.size}), 0)` }).from(pictures);
+  const [row] = await db
+    .select({ count: sql<number>`count(*)::int`, bytes: sql<string>`coalesce(sum(${pictures.size}), 0)` })
+    .from(pictures);
   return { count: row?.count ?? 0, bytes: Number(row?.bytes ?? 0) };
 };
 
@@ -74,9 +76,16 @@ export const collectPictures = async (store: Store): Promise<Result<readonly str
   const used = rows.map(({ id }) => id).filter((id) => named.has(id));
   const gone = await change(store, async (tx) => {
     const today = await countedDays(tx);
-    if (used.length > 0) await tx.update(pictures).set({ unusedDay: null }).where(and(inArray(pictures.id, used), isNotNull(pictures.unusedDay)));
+    if (used.length > 0)
+      await tx
+        .update(pictures)
+        .set({ unusedDay: null })
+        .where(and(inArray(pictures.id, used), isNotNull(pictures.unusedDay)));
     if (unused.length === 0) return ok([]);
-    await tx.update(pictures).set({ unusedDay: today }).where(and(inArray(pictures.id, unused), isNull(pictures.unusedDay)));
+    await tx
+      .update(pictures)
+      .set({ unusedDay: today })
+      .where(and(inArray(pictures.id, unused), isNull(pictures.unusedDay)));
     const dropped = await tx
       .delete(pictures)
       .where(and(inArray(pictures.id, unused), lte(pictures.unusedDay, today - UNUSED_DAYS)))

@@ -22,7 +22,13 @@ export type RevisionRow = {
   readonly words: string;
   readonly document: unknown;
 };
-export type PresetRow = { readonly kind: 'preset'; readonly id: string; readonly name: string; readonly at: string; readonly piece: unknown };
+export type PresetRow = {
+  readonly kind: 'preset';
+  readonly id: string;
+  readonly name: string;
+  readonly at: string;
+  readonly piece: unknown;
+};
 export type PictureRow = {
   readonly kind: 'picture';
   readonly id: string;
@@ -77,7 +83,8 @@ async function* revisionsOf(db: Db, id: string): AsyncGenerator<string> {
       .select({ savedAt: revisions.savedAt, words: revisions.words, text: sql<string>`${revisions.document}::text` })
       .from(revisions)
       .where(sql`${revisions.setId} = ${id} and ${revisions.revision} = ${revision}`);
-    if (found) yield withText({ kind: 'revision', set: id, revision, savedAt: iso(found.savedAt), words: found.words }, 'document', found.text);
+    if (found)
+      yield withText({ kind: 'revision', set: id, revision, savedAt: iso(found.savedAt), words: found.words }, 'document', found.text);
   }
 }
 
@@ -98,7 +105,9 @@ async function* picturesOf(db: Db, bytesOf: ((id: string) => Uint8Array | null) 
 export async function* rowsOf(db: Db, bytesOf: ((id: string) => Uint8Array | null) | null, inDatabase = false): AsyncGenerator<string> {
   for (const mark of await db.select().from(marks)) if (!OWN_MARKS.has(mark.name)) yield JSON.stringify({ kind: 'mark', ...mark });
   yield* picturesOf(db, bytesOf, inDatabase);
-  const kept = await db.select({ id: presets.id, name: presets.name, at: presets.createdAt, text: sql<string>`${presets.piece}::text` }).from(presets);
+  const kept = await db
+    .select({ id: presets.id, name: presets.name, at: presets.createdAt, text: sql<string>`${presets.piece}::text` })
+    .from(presets);
   for (const { id, name, at, text } of kept) yield withText({ kind: 'preset', id, name, at: iso(at) }, 'piece', text);
   yield* setsOf(db);
 }
@@ -145,7 +154,10 @@ export const putRow = async (tx: Db, row: Row, files: PictureFiles | null): Prom
       return;
     }
     case 'mark':
-      await tx.insert(marks).values({ name: row.name, value: row.value }).onConflictDoUpdate({ target: marks.name, set: { value: row.value } });
+      await tx
+        .insert(marks)
+        .values({ name: row.name, value: row.value })
+        .onConflictDoUpdate({ target: marks.name, set: { value: row.value } });
       return;
   }
 };

@@ -1,5 +1,5 @@
 // Who is inside. A ticket is known by its sum alone, so what is kept here opens nothing.
-import { type Result, ok } from '@parlor/core/kit';
+import { ok, type Result } from '@parlor/core/kit';
 import { and, desc, eq, gt, lt, ne, or } from 'drizzle-orm';
 import { sessions } from './schema.ts';
 import { change, type Store, type StoreError } from './store.ts';
@@ -40,13 +40,18 @@ export const isSession = async ({ db }: Store, id: string, phrase: string, now: 
     .select({ seenAt: sessions.seenAt })
     .from(sessions)
     .where(and(eq(sessions.id, id), living(phrase, now)));
-  if (found && now.getTime() - found.seenAt.getTime() > SEEN_EVERY) await db.update(sessions).set({ seenAt: now }).where(eq(sessions.id, id));
+  if (found && now.getTime() - found.seenAt.getTime() > SEEN_EVERY)
+    await db.update(sessions).set({ seenAt: now }).where(eq(sessions.id, id));
   return found !== undefined;
 };
 
 /** The sessions that live, the one that was used last first. */
 export const listSessions = ({ db }: Store, phrase: string, now: Date) =>
-  db.select({ id: sessions.id, createdAt: sessions.createdAt, seenAt: sessions.seenAt }).from(sessions).where(living(phrase, now)).orderBy(desc(sessions.seenAt));
+  db
+    .select({ id: sessions.id, createdAt: sessions.createdAt, seenAt: sessions.seenAt })
+    .from(sessions)
+    .where(living(phrase, now))
+    .orderBy(desc(sessions.seenAt));
 
 /** Ends a session, or all of them (null). */
 export const endSession = (store: Store, id: string | null): Promise<Result<null, StoreError>> =>

@@ -77,7 +77,12 @@ export const createSet = (
 
 /** A set's newest document and its revision, for whoever says in words what a save changes before it is saved. */
 export const documentNow = async (db: Db, id: string): Promise<{ readonly revision: number; readonly text: string } | undefined> =>
-  (await db.select({ revision: sets.revision, text: sql<string>`${sets.document}::text` }).from(sets).where(present(id)))[0];
+  (
+    await db
+      .select({ revision: sets.revision, text: sql<string>`${sets.document}::text` })
+      .from(sets)
+      .where(present(id))
+  )[0];
 
 /** Saves a document over the revision it is based on; `words` say what changed. The row is locked first, so of two saves on one revision one wins.
  *  Errors: 'stale-revision' with the revision that stands now, 'set-not-found', 'storage-full' (then nothing is saved). */
@@ -116,7 +121,10 @@ export const purgeAway = (store: Store, now: Date): Promise<Result<readonly stri
   change(store, async (tx) => {
     const days = await countedDays(tx);
     // What was put away before days were counted is counted from now on.
-    await tx.update(sets).set({ awayDay: days }).where(and(isNotNull(sets.deletedAt), isNull(sets.awayDay)));
+    await tx
+      .update(sets)
+      .set({ awayDay: days })
+      .where(and(isNotNull(sets.deletedAt), isNull(sets.awayDay)));
     const gone = await tx
       .delete(sets)
       .where(and(lt(sets.deletedAt, new Date(now.getTime() - KEPT_DAYS * DAY)), lte(sets.awayDay, days - KEPT_DAYS)))

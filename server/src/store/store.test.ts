@@ -17,9 +17,9 @@ import {
   listSessions,
   pictureCounts,
   purgeAway,
+  type Store,
   saveSet,
   setAway,
-  type Store,
 } from './index.ts';
 
 const open = async () => (await freshStore()).store;

@@ -30,7 +30,12 @@ export const SaveLine = ({ className }: { readonly className?: string }) => {
   const words = keptHere || save === 'saved' ? WORDS[save] : 'NOT kept: save as a file';
   return (
     <div className={cx('font-hand text-note leading-tight', className)}>
-      <p role="status" data-save={save} title={WHY[save]} className={cx((save === 'saved' || save === 'saving') && (keptHere || save === 'saved') ? 'text-ink' : 'text-rose')}>
+      <p
+        role="status"
+        data-save={save}
+        title={WHY[save]}
+        className={cx((save === 'saved' || save === 'saving') && (keptHere || save === 'saved') ? 'text-ink' : 'text-rose')}
+      >
         {words}
       </p>
       {(waiting || reasons.length > 0) && <p className="sr-only">{[WHY[save], ...reasons].join(' ')}</p>}

@@ -114,7 +114,9 @@ const sendPicture = async (file: Blob): Promise<ApiResult<KeptPicture>> => {
 const sendLast = (id: string, basedOn: number, document: SetDocument, most: number): void => {
   const body = JSON.stringify({ basedOn, document });
   if (body.length > most) return;
-  void fetch(`/api${setPath(id)}`, { method: 'PUT', keepalive: true, headers: { 'content-type': 'application/json' }, body }).catch(() => undefined);
+  void fetch(`/api${setPath(id)}`, { method: 'PUT', keepalive: true, headers: { 'content-type': 'application/json' }, body }).catch(
+    () => undefined,
+  );
 };
 
 const sendCopy = async (file: Blob): Promise<ApiResult<Restored>> => {

@@ -2,7 +2,20 @@ import { readSet, type SetDocument } from '@parlor/core/set';
 import { IDBFactory } from 'fake-indexeddb';
 import { createStore } from 'idb-keyval';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { dropAside, findHeld, findKept, forget, hold, keep, keepAtOnce, letGo, listAside, type Places, putAside, unsentSets } from './keep.ts';
+import {
+  dropAside,
+  findHeld,
+  findKept,
+  forget,
+  hold,
+  keep,
+  keepAtOnce,
+  letGo,
+  listAside,
+  type Places,
+  putAside,
+  unsentSets,
+} from './keep.ts';
 
 const read = readSet({ format: 'bashful-parlor-set', version: 1, name: 'Attic' });
 if (!read.ok) throw new Error('the test document is bad');
@@ -89,7 +102,11 @@ describe('what is kept in the browser', () => {
     const none = places(10, false);
     expect(await keep('attic', 'tab', { basedOn: 1, document, at: 1 }, none.here)).toBe(false);
     expect(await findKept('attic', 'tab', new Set(), none.here)).toBeNull();
-    expect([await listAside(none.here), await findHeld('attic', none.here), [...(await unsentSets(none.here))]]).toEqual([[], undefined, []]);
+    expect([await listAside(none.here), await findHeld('attic', none.here), [...(await unsentSets(none.here))]]).toEqual([
+      [],
+      undefined,
+      [],
+    ]);
     await forget('attic', 'tab', none.here);
     const forbidden: Places = {
       store: none.here.store,

@@ -143,9 +143,7 @@ export const putAside = async (id: string, found: Found, places = here): Promise
 /** What was put aside, the newest first. */
 export const listAside = async (places = here): Promise<readonly Aside[]> => {
   const found = await quietly(() => entries<string, Omit<Aside, 'key'>>(places.store()), []);
-  return found
-    .flatMap(([key, aside]) => (key.startsWith(ASIDE) ? [{ ...aside, key }] : []))
-    .sort((a, b) => b.at - a.at);
+  return found.flatMap(([key, aside]) => (key.startsWith(ASIDE) ? [{ ...aside, key }] : [])).sort((a, b) => b.at - a.at);
 };
 
 export const dropAside = (key: string, places = here): Promise<void> => quietly(() => del(key, places.store()), undefined);

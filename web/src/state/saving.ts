@@ -184,7 +184,10 @@ listen({
 });
 
 // The first thing that is changed is worth asking the browser to look after it.
-listen({ actionCreator: edited, effect: (_, { unsubscribe }) => {
-  unsubscribe();
-  askToPersist();
-} });
+listen({
+  actionCreator: edited,
+  effect: (_, { unsubscribe }) => {
+    unsubscribe();
+    askToPersist();
+  },
+});

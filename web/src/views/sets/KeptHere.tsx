@@ -2,7 +2,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { type Aside, api, dropAside, listAside, noticed, type SetSummary, useAppDispatch } from '../../state/index.ts';
 import { Button, saveAs } from '../../ui/index.ts';
 
-const when = (at: number): string => (at > 0 ? new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' }) : 'some time ago');
+const when = (at: number): string =>
+  at > 0 ? new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' }) : 'some time ago';
 
 /** Versions that this browser keeps because the shelf did not take them, or they could not be read: nothing becomes of them until the maker says. */
 export const KeptHere = ({ shelf, onChanged }: { readonly shelf: readonly SetSummary[] | null; readonly onChanged: () => void }) => {
@@ -37,7 +38,11 @@ export const KeptHere = ({ shelf, onChanged }: { readonly shelf: readonly SetSum
             <span className="basis-full">
               {nameOf(aside)} <span className="text-small text-graphite whitespace-nowrap">{when(aside.at)}</span>
             </span>
-            <Button look="quiet" className="-ml-4" onClick={() => saveAs('kept.parlor.json', 'application/json', JSON.stringify(aside.document, null, 2))}>
+            <Button
+              look="quiet"
+              className="-ml-4"
+              onClick={() => saveAs('kept.parlor.json', 'application/json', JSON.stringify(aside.document, null, 2))}
+            >
               Save as a file
             </Button>
             <Button look="quiet" onClick={() => void addAsSet(aside)}>

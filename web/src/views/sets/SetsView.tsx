@@ -3,12 +3,12 @@ import { useLocation } from 'react-router';
 import { api, type SetSummary, type ShelfState, unsentSets, useAppSelector } from '../../state/index.ts';
 import { Button, Spread } from '../../ui/index.ts';
 import { AwayShelf } from './AwayShelf.tsx';
-import { OpenSetCard } from './OpenSetCard.tsx';
-import { WholeShelf } from './WholeShelf.tsx';
 import { KeptHere } from './KeptHere.tsx';
+import { OpenSetCard } from './OpenSetCard.tsx';
 import { ShelfNotices } from './ShelfNotices.tsx';
 import { StartSet } from './StartSet.tsx';
 import { Vignette } from './Vignette.tsx';
+import { WholeShelf } from './WholeShelf.tsx';
 
 type Shelf = readonly SetSummary[] | 'fetching' | 'offline';
 
