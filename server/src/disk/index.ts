@@ -1,6 +1,5 @@
 export {
   CopyFault,
-  type CopyHead,
   type CopyProblem,
   copyLines,
   packInto,
@@ -8,10 +7,8 @@ export {
   sumOfFile,
   writeCopy,
 } from './copyFile.ts';
-export { makeDirectory, makeOwnDirectory, removeDurably, renameDurably, syncDirectory, syncTree, writeDurably } from './files.ts';
+export { makeDirectory, makeOwnDirectory, removeDurably, renameDurably, syncTree, writeDurably } from './files.ts';
 export {
-  type Damage,
-  type Gap,
   type Journal,
   type JournalRead,
   type Numbered,
@@ -20,4 +17,4 @@ export {
   readJournal,
   segmentsIn,
 } from './journal.ts';
-export { type Lock, type LockError, takeLock } from './lock.ts';
+export { takeLock } from './lock.ts';

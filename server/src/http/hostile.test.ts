@@ -1,13 +1,10 @@
 // Requests that nobody polite would send, by seed: none may crash the application, hang it, or leave anything half-written.
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { seededRandom } from '@parlor/core/kit';
 import { readSet } from '@parlor/core/set';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { mutated } from '../../../core/src/set/mutate.testing.ts';
+import { wildRequest } from '../hostile.testing.ts';
 import { getSet, listSets } from '../store/index.ts';
-import { type Raw, root, type Served, serve } from './serve.testing.ts';
+import { type Raw, type Served, serve } from './serve.testing.ts';
 
 const REQUESTS = 10_000;
 const AT_ONCE = 8;
@@ -18,78 +15,13 @@ beforeAll(async () => {
 });
 afterAll(() => served.stop());
 
-const whole = JSON.parse(readFileSync(join(root, 'demo/1-harbour-post-office.parlor.json'), 'utf8')) as { pieces: object[] };
-const good = { ...whole, pieces: whole.pieces.slice(0, 3) };
 const host = () => new URL(served.base).host;
-
-type Wild = { readonly method: string; readonly path: string; readonly headers: Record<string, string>; readonly body: string };
-
-const METHODS = ['GET', 'GET', 'PUT', 'PUT', 'PUT', 'POST', 'POST', 'POST', 'DELETE', 'PATCH', 'HEAD', 'OPTIONS'];
-const PIECES = [
-  'sets',
-  'away',
-  'door',
-  'potting-shed',
-  'harbour-post-office',
-  'revisions',
-  'restore',
-  '1',
-  '2',
-  '99999999999999999999',
-  '-1',
-  '..',
-  '%2e%2e',
-  '%00',
-  '%ff',
-  '%ed%a0%80',
-  "' or 1=1 --",
-  '*',
-  'a'.repeat(2000),
-  '__proto__',
-];
-
-const wild = (seed: number): Wild => {
-  const random = seededRandom(seed);
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
-  const known = random() < 0.5;
-  const path = known
-    ? pick([
-        '/api/sets',
-        '/api/sets',
-        '/api/sets/potting-shed',
-        '/api/sets/harbour-post-office',
-        '/api/sets/potting-shed/restore',
-        '/api/away',
-      ])
-    : `/api/${Array.from({ length: 1 + Math.floor(random() * 4) }, () => pick(PIECES)).join('/')}`;
-  const bodies: readonly (() => string)[] = [
-    () => JSON.stringify({ document: random() < 0.2 ? good : mutated(good, seed) }),
-    () => JSON.stringify({ document: random() < 0.5 ? good : mutated(good, seed), basedOn: Math.floor(random() * 40) }),
-    () => JSON.stringify(mutated({ document: good, basedOn: 1 }, seed)),
-    () => JSON.stringify({ document: good, basedOn: 1 }).slice(0, Math.floor(random() * 800)),
-    () => '['.repeat(Math.floor(random() * 60_000)),
-    () => '\u0000\ud800{"a":1e999}',
-    () => '',
-  ];
-  return {
-    method: pick(METHODS),
-    path: path.replaceAll(' ', '%20'),
-    headers: {
-      host: pick([host(), host(), host(), host(), 'attacker.example']),
-      'content-type': pick(['application/json', 'application/json', 'application/json', 'text/plain', 'application/json; charset=klingon']),
-      ...(random() < 0.1 && { origin: 'https://attacker.example' }),
-      ...(random() < 0.05 && { 'content-encoding': pick(['gzip', 'br', 'zip']) }),
-      ...(random() < 0.05 && { cookie: `parlor-session=${'.'.repeat(30)}` }),
-    },
-    body: pick(bodies)(),
-  };
-};
 
 describe(`${REQUESTS} hostile requests`, () => {
   it('are all answered, none with a fault, a stack or a path, and what stands in the store can be read', { timeout: 240_000 }, async () => {
     const counts = new Map<number, number>();
     const send = async (seed: number): Promise<void> => {
-      const { method, path, headers, body } = wild(seed);
+      const { method, path, headers, body } = wildRequest(seed, host());
       const answer: Raw = await served.raw(method, path, headers, method === 'GET' || method === 'HEAD' ? undefined : body);
       counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
       expect(
@@ -127,5 +59,50 @@ describe('bodies that grow', () => {
 
   it.each(['br', 'zip', 'gzip, gzip'])('a body packed as “%s” is refused', async (encoding) => {
     expect((await send(Buffer.from('{"document":{}}'), encoding)).status).toBe(415);
+  });
+});
+
+describe('documents that cost', () => {
+  it('more than anybody has time for are refused, and others are answered meanwhile', { timeout: 90_000 }, async () => {
+    // Four megabytes in which everything is wrong: told one by one it took a minute and five gigabytes.
+    const cut = Array.from({ length: 300 }, () => ({ parts: Array.from({ length: 2_900 }, () => ({})) }));
+    const sent = served.ask('POST', '/api/sets', { document: { format: 'bashful-parlor-set', version: 1, cutting: { cut } } });
+    const waits: number[] = [];
+    let done = false;
+    const looking = (async () => {
+      while (!done) {
+        const before = performance.now();
+        expect((await served.ask('GET', '/api/sets')).status).toBe(200);
+        waits.push(performance.now() - before);
+        await new Promise((later) => setTimeout(later, 50));
+      }
+    })();
+    const { status, body } = await sent;
+    done = true;
+    await looking;
+    expect([status, body.error.code]).toEqual([422, 'document-too-heavy']);
+    expect(waits.length).toBeGreaterThan(5);
+    expect((await served.ask('POST', '/api/sets', { document: { format: 'bashful-parlor-set', version: 1, name: 'After' } })).status).toBe(
+      201,
+    );
+  });
+
+  it('of which a hundred things are wrong are told, and that there is more', async () => {
+    const pieces = Array.from({ length: 200 }, () => ({ width: -1, height: -1 }));
+    const { status, body } = await served.ask('POST', '/api/sets', { document: { format: 'bashful-parlor-set', version: 1, pieces } });
+    expect([status, body.error.issues.length]).toEqual([422, 101]);
+    expect(body.error.issues.at(-1)?.message).toMatch(/There is more/);
+  });
+
+  it('that are larger written out than any set may be are refused when they are made, not when they are saved', async () => {
+    const pieces = Array.from({ length: 200 }, (_, index) => ({
+      name: `${index} ${'x'.repeat(100)}`,
+      front: { kind: 'columns', slots: Array.from({ length: 12 }, () => ({ cell: { kind: 'drawers', count: 1 } })) },
+    }));
+    const made = await served.ask('POST', '/api/sets', { document: { format: 'bashful-parlor-set', version: 1, pieces } });
+    if (made.status === 201) {
+      const again = await served.ask('PUT', `/api/sets/${made.body.id}`, { basedOn: 1, document: made.body.document });
+      expect(again.status).toBe(200);
+    } else expect([413, 422]).toContain(made.status);
   });
 });

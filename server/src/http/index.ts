@@ -1,4 +1,3 @@
-export type { Proxies } from './address.ts';
 export { createApp } from './createApp.ts';
 export { type Door, makeDoor, newSalt } from './door.ts';
 export { namesOf } from './guard.ts';

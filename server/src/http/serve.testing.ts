@@ -3,13 +3,12 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
+import { freshStore, root } from '../fresh.testing.ts';
 import { documentReader, pictureReader } from '../reading/index.ts';
-import { dropNotice, openOwn, readNotices } from '../shelf/index.ts';
+import { dropNotice, readNotices } from '../shelf/index.ts';
 import type { Store } from '../store/index.ts';
 import { createApp, type Door, type LogEntry, namesOf, type ShelfDesk } from './index.ts';
-
-export const root = resolve(import.meta.dirname, '../../..');
 
 /** What answers may hold, as far as the checks look. */
 export type Body = {
@@ -48,20 +47,6 @@ export type Wishes = {
   readonly store?: Store;
   readonly proxies?: readonly string[];
 };
-
-/** What a shelf in a directory is opened with. */
-export const placesFor = (directory: string) => ({
-  directory,
-  migrations: join(root, 'server/migrations'),
-  prepared: join(root, 'server/dist/prepared'),
-  probe: null,
-});
-
-/** A store of its own in a directory of its own, begun from the prepared database. */
-export const freshStore = async (directory = mkdtempSync(join(tmpdir(), 'parlor-store-')), clock = () => new Date()) => ({
-  ...(await openOwn(placesFor(directory), false, clock, () => undefined)),
-  directory,
-});
 
 export const serve = async ({
   door = null,

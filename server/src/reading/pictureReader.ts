@@ -12,7 +12,7 @@ export type PictureReader = {
   readonly close: () => void;
 };
 
-export const PICTURE_SECONDS = 5;
+const PICTURE_SECONDS = 5;
 const MOST_MEMORY = 900_000_000;
 const MOST_WAITING = 12;
 /** How long an idle process is kept for the next picture. */

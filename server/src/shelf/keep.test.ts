@@ -8,7 +8,7 @@ import { seededRandom } from '@parlor/core/kit';
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
 import { writeCopy } from '../disk/index.ts';
-import { freshStore } from '../http/serve.testing.ts';
+import { freshStore } from '../fresh.testing.ts';
 import {
   createSet,
   getPicture,

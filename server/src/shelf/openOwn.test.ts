@@ -13,10 +13,11 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { placesFor, root } from '../fresh.testing.ts';
 import {
   createSet,
   databaseIn,
@@ -33,18 +34,15 @@ import {
   saveSet,
   setAway,
 } from '../store/index.ts';
+import { type Generation, worthKeeping } from './generations.ts';
 import { copiesIn, listGenerations, openOwn, readNotices } from './index.ts';
 
-const root = resolve(import.meta.dirname, '../../..');
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-own-'));
 
-const open = (directory: string, unclean = true) =>
-  openOwn(
-    { directory, migrations: join(root, 'server/migrations'), prepared: join(root, 'server/dist/prepared'), probe: null },
-    unclean,
-    () => new Date(),
-    () => undefined,
-  );
+const open = (directory: string, unclean = true, clock = () => new Date()) =>
+  openOwn(placesFor(directory), unclean, clock, () => undefined);
+/** Opens it on the next day, on which a copy is due. */
+const openTomorrow = (directory: string) => open(directory, false, () => new Date(Date.now() + 86_400_000));
 
 const named = (name: string, pieces: readonly object[] = []): SetDocument => {
   const read = readSet({ format: 'bashful-parlor-set', version: 1, name, pieces });
@@ -195,12 +193,7 @@ describe('a database that is lost, empty or damaged', () => {
     await copyIfDue();
     const picture = await work(store);
     await store.close();
-    const later = await openOwn(
-      { directory, migrations: join(root, 'server/migrations'), prepared: join(root, 'server/dist/prepared'), probe: null },
-      false,
-      () => new Date(Date.now() + 86_400_000),
-      () => undefined,
-    );
+    const later = await openTomorrow(directory);
     await later.copyIfDue();
     await later.store.close();
     const { sound } = listGenerations(directory);
@@ -304,12 +297,7 @@ describe('a journal that is damaged', () => {
 describe('pictures', () => {
   it('that were damaged come back from their second file', async () => {
     const { directory, picture } = await worked();
-    const day = await openOwn(
-      { directory, migrations: join(root, 'server/migrations'), prepared: join(root, 'server/dist/prepared'), probe: null },
-      false,
-      () => new Date(Date.now() + 86_400_000),
-      () => undefined,
-    );
+    const day = await openTomorrow(directory);
     await day.copyIfDue();
     writeFileSync(join(directory, 'pictures', picture), 'something else');
     const had = await getPicture(day.store, picture);
@@ -376,4 +364,45 @@ it('saves that fail after they were written to the journal are taken back from i
   expect(await saveSet(store, 'potting-shed', 1, named('Kept'), at(1), 'x')).toMatchObject({ ok: true, value: { revision: 2 } });
   await store.close();
   expect(readFileSync(newestSegment(directory), 'utf8')).not.toContain('Lost');
+});
+
+describe('copies', () => {
+  const made = (...days: number[]): Generation[] =>
+    days.map((day, index) => ({
+      ...{ name: `${index}`, number: 100 - index, at: new Date(Date.UTC(2026, 0, day, 20 - index)).toISOString() },
+      ...{ bytes: 0, sum: '', sets: [], presets: [], pictures: [] },
+    }));
+  const kept = (...days: number[]) => worthKeeping(made(...days)).map(({ name }) => Number(name));
+
+  it('are kept: the last three, and one of each of the last seven days on which there is one', () => {
+    expect(kept(9, 9, 9, 9, 9, 9)).toEqual([0, 1, 2]);
+    expect(kept(20, 20, 20, 20, 19, 19, 12, 11, 11, 5, 4, 3, 2, 1)).toEqual([0, 1, 2, 4, 6, 7, 9, 10, 11]);
+    expect(kept(9)).toEqual([0]);
+  });
+
+  it('grow no journal beyond the oldest of them, and the journal reaches back to it', async () => {
+    const directory = place();
+    let day = 0;
+    const { store, copyIfDue } = await open(directory, false, () => new Date(Date.UTC(2026, 0, 1 + day)));
+    await createSet(store, 'long', named('0'), at(1));
+    for (let revision = 1; revision < 24; revision += 1) {
+      await saveSet(store, 'long', revision, named(String(revision)), at(1), 'x');
+      day += 1;
+      await copyIfDue();
+    }
+    const { sound } = listGenerations(directory);
+    expect(sound).toHaveLength(7);
+    const oldest = Math.min(...sound.map(({ number }) => number));
+    expect(Number(segments(directory)[0]?.slice(0, 12))).toBe(oldest + 1);
+    await store.close();
+    // From each of them the shelf comes out the same.
+    for (const { name } of sound.slice(0, -1)) {
+      rmSync(join(copiesIn(directory), `${name}.json`));
+      rmSync(databaseIn(directory), { recursive: true });
+      const again = await open(directory, false, () => new Date(Date.UTC(2026, 0, 1 + day)));
+      expect(again.notices.at(-1)).toMatchObject({ what: 'rebuilt', missing: 0 });
+      expect(await getSet(again.store.db, 'long')).toMatchObject({ ok: true, value: { revision: 24 } });
+      await again.store.close();
+    }
+  }, 120_000);
 });

@@ -3,7 +3,7 @@ export { countDay, countedDays } from './days.ts';
 export { doAgain, type Entry } from './entry.ts';
 export { getRevision, listRevisions } from './history.ts';
 export { type PictureFiles, pictureFilesIn, sumOf } from './pictureFiles.ts';
-export { collectPictures, getPicture, type Kept, keepPicture, pictureCounts } from './pictures.ts';
+export { collectPictures, getPicture, keepPicture, pictureCounts } from './pictures.ts';
 export { forgetPreset, keepPreset, listPresets, MOST_PRESETS } from './presets.ts';
 export { type PictureRow, type PresetRow, putRow, type RevisionRow, type Row, rowsOf, type SetRow } from './rows.ts';
 export { marks, pictures, presets, revisions, sessions, sets } from './schema.ts';

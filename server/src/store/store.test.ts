@@ -1,6 +1,6 @@
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
-import { freshStore } from '../http/serve.testing.ts';
+import { freshStore } from '../fresh.testing.ts';
 import {
   beginSession,
   collectPictures,
