@@ -12,7 +12,8 @@ export const findPostgres = (): string | undefined => {
   return versions.map((version) => join(DEBIAN, version, 'bin')).find((bin) => existsSync(join(bin, 'initdb')));
 };
 
-export type Cluster = { readonly url: string; readonly stop: () => void };
+/** `crash` ends it at once and starts it again, as a server that falls over and is set up again. */
+export type Cluster = { readonly url: string; readonly crash: () => void; readonly stop: () => void };
 
 /** Makes and starts a cluster. The server refuses to run as root, so there it runs as Debian's own user for it. */
 export const startCluster = (bin: string): Cluster => {
@@ -25,8 +26,14 @@ export const startCluster = (bin: string): Cluster => {
   };
   const data = join(place, 'data');
   run('initdb', '-D', data, '-U', 'parlor', '--auth=trust', '-E', 'UTF8', '--no-sync');
-  run('pg_ctl', '-D', data, '-w', '-l', join(place, 'log'), '-o', `-k ${place} -c listen_addresses= -c fsync=off`, 'start');
+  const begin = () =>
+    run('pg_ctl', '-D', data, '-w', '-l', join(place, 'log'), '-o', `-k ${place} -c listen_addresses= -c fsync=off`, 'start');
+  begin();
   return {
+    crash: () => {
+      run('pg_ctl', '-D', data, '-m', 'immediate', 'stop');
+      begin();
+    },
     url: `postgres://parlor@localhost/postgres?host=${encodeURIComponent(place)}`,
     stop: () => {
       run('pg_ctl', '-D', data, '-m', 'immediate', 'stop');

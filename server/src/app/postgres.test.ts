@@ -1,9 +1,10 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Cluster, findPostgres, startCluster } from './cluster.testing.ts';
-import { endAll, ended, type Started, start } from './process.testing.ts';
+import { endAll, ended, root, type Started, start } from './process.testing.ts';
 
 const bin = findPostgres();
 
@@ -87,7 +88,63 @@ describe.runIf(bin)('on a PostgreSQL server', () => {
     expect((await fetch(`${other.address}api/sets`)).status).toBe(401);
   });
 
+  it('lives on when the server falls over in the middle of saves, loses nothing acknowledged, and saves again when it is back', async () => {
+    const address = both[0].address;
+    const made = (await ask(0, 'POST', '/sets', { document: named('0') })).body as { id: string };
+    let [revision, on] = [1, true];
+    const hands = (async () => {
+      while (on) {
+        const answer = await fetch(`${address}api/sets/${made.id}`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ basedOn: revision, document: named(String(revision)) }),
+        }).catch(() => null);
+        if (answer?.ok) revision += 1;
+        // What was under way when it fell may have come through without its answer.
+        else if (answer?.status === 409) revision = ((await answer.json()) as { error: { revision: number } }).error.revision;
+      }
+    })();
+    for (let times = 0; times < 3; times += 1) {
+      await new Promise((later) => setTimeout(later, 400));
+      cluster.crash();
+    }
+    const before = revision;
+    await expect.poll(() => revision, { timeout: 20_000 }).toBeGreaterThan(before + 3);
+    on = false;
+    await hands;
+    expect([both[0].child.exitCode, both[1].child.exitCode]).toEqual([null, null]);
+    expect((await ask(1, 'GET', `/sets/${made.id}`)).body).toMatchObject({ revision });
+  });
+
+  it('keeps at most as many presets as it says, over both processes', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 212 }, (_, index) => ask((index % 2) as 0 | 1, 'POST', '/presets', { piece: { name: `piece ${index}` } })),
+    );
+    expect(answers.filter(({ status }) => status === 201)).toHaveLength(200);
+    expect(((await ask(0, 'GET', '/presets')).body['presets'] as unknown[]).length).toBe(200);
+  });
+
+  it('everything goes out into a file, and comes back from it into a data directory, and the other way', async () => {
+    const parlor = (env: Record<string, string>, ...words: string[]) =>
+      spawnSync(process.execPath, ['--liftoff-only', join(root, 'server/dist/shelfMain.js'), ...words], {
+        env: { ...process.env, ...env },
+        encoding: 'utf8',
+      });
+    const file = join(place(), 'all.parlor-shelf');
+    expect(parlor(environment(), 'keep', '--out', file)).toMatchObject({ status: 0 });
+    const directory = place();
+    const came = parlor({ PARLOR_DATA: directory }, 'restore', file);
+    expect([came.status, came.stderr]).toEqual([0, '']);
+    expect(came.stdout).toMatch(/200 templates/);
+    const back = join(place(), 'back.parlor-shelf');
+    expect(parlor({ PARLOR_DATA: directory }, 'keep', '--out', back).status).toBe(0);
+    const again = parlor(environment(), 'restore', back);
+    expect(again).toMatchObject({ status: 0, stdout: expect.stringMatching(/0 templates/) });
+  }, 120_000);
+
   it('says so when the server cannot be reached, and ends', async () => {
-    await expect(start(place(), { DATABASE_URL: 'postgres://parlor@127.0.0.1:1/x' })).rejects.toThrow(/exit 1: .*ECONNREFUSED/s);
+    await expect(start(place(), { DATABASE_URL: 'postgres://parlor@127.0.0.1:1/x' })).rejects.toThrow(
+      /exit 1: .*DATABASE_URL names cannot be used \(ECONNREFUSED\).*Is it running/s,
+    );
   });
 });
