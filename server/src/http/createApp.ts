@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { bodyParser } from '@koa/bodyparser';
 import Koa from 'koa';
 import helmet from 'koa-helmet';
@@ -10,8 +11,10 @@ import { routes } from './routes.ts';
 
 const SELF = ["'self'"];
 
-/** Nothing comes from elsewhere, no script stands in a page; WebAssembly may run. No style stands in a page's text either, but for attributes and
- *  rules that libraries for dialogs and for the 3D view write as they go. Plain HTTP on the own machine must stay plain HTTP. */
+type Signed = { readonly nonce?: string };
+
+/** Nothing comes from elsewhere, no script stands in a page; WebAssembly may run. A style that stands in a page must carry the sign of that very
+ *  answer, as those of the library for dialogs do. Plain HTTP on the own machine must stay plain HTTP. */
 const headers = () =>
   helmet({
     contentSecurityPolicy: {
@@ -19,7 +22,7 @@ const headers = () =>
       directives: {
         defaultSrc: SELF,
         scriptSrc: [...SELF, "'wasm-unsafe-eval'"],
-        styleSrc: [...SELF, "'unsafe-inline'"],
+        styleSrc: [...SELF, (request) => `'nonce-${(request as Signed).nonce}'`],
         imgSrc: [...SELF, 'data:', 'blob:'],
         fontSrc: SELF,
         connectSrc: SELF,
@@ -44,6 +47,12 @@ export const createApp = (parts: AppParts): Koa => {
   const house: House = { store, log, proxies };
   const app = new Koa();
   app.silent = true;
+  app.use((context, next) => {
+    const nonce = randomBytes(16).toString('base64url');
+    context.state['nonce'] = nonce;
+    Object.assign(context.req, { nonce } satisfies Signed);
+    return next();
+  });
   app.use(headers());
   app.use(logRequests(log, () => clock().getTime()));
   app.use(catchFailures(log));

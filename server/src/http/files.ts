@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { extname, join, posix } from 'node:path';
 import { send } from '@koa/send';
 import type { Context, Middleware } from 'koa';
@@ -11,22 +11,29 @@ const addressesIn = (root: string, before = ''): readonly string[] =>
     entry.isDirectory() ? addressesIn(root, `${before}/${entry.name}`) : [`${before}/${entry.name}`],
   );
 
+/** Stands in the start page where each answer has a sign of its own, by which the page's own styles are told from anybody else's. */
+const NONCE = '__NONCE__';
+
 /** The start page is never stored: a browser that keeps whole pages, workers and all, for the way back may freeze the page that it goes to. */
-const startPage = async (context: Context, root: string): Promise<void> => {
-  await send(context, 'index.html', { root, setHeaders: (response) => response.setHeader('Cache-Control', 'no-store') });
+const startPage = (context: Context, page: string): void => {
+  context.set('Cache-Control', 'no-store');
+  context.type = 'text/html; charset=utf-8';
+  context.body = page.replaceAll(NONCE, String(context.state['nonce'] ?? ''));
 };
 
 /** Serves the built web application, which is for everybody. Files with a hash in their name may be kept for ever; every other address without a
  *  dot is a view, and gets the start page. What is spelled in the least like an address of the interface is none of these. */
 export const files = (root: string): Middleware => {
-  const known = new Set(addressesIn(root));
+  const known = new Set(addressesIn(root).filter((address) => address !== '/index.html'));
+  const page = readFileSync(join(root, 'index.html'), 'utf8');
   return async (context, next) => {
     if (context.method !== 'GET' && context.method !== 'HEAD') return next();
     if (known.has(context.path)) {
       const hashed = context.path.startsWith('/assets/');
       return void (await send(context, context.path, { root, ...(hashed ? { maxAge: YEAR, immutable: true } : { maxAge: 0 }) }));
     }
-    return isInterface(context.path) || extname(context.path) !== '' ? next() : startPage(context, root);
+    const isView = context.path === '/index.html' || extname(context.path) === '';
+    return isInterface(context.path) || !isView ? next() : startPage(context, page);
   };
 };
 

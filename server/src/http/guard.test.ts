@@ -77,6 +77,19 @@ describe('who may ask', () => {
       expect((await served.raw('GET', path, { host: here() })).status, path).toBe(404);
   });
 
+  it('the policy lets no script and no style in that stands in a page, but for those with the sign of that very answer', async () => {
+    const policies = await Promise.all(
+      ['/', '/sets/x/pieces', '/api/sets'].map(async (path) =>
+        String((await served.raw('GET', path, { host: here() })).headers['content-security-policy']),
+      ),
+    );
+    for (const policy of policies) {
+      expect(policy).not.toMatch(/unsafe-inline|unsafe-eval(?<!wasm-unsafe-eval)/);
+      expect(policy).toMatch(/default-src 'self';.*style-src 'self' 'nonce-[\w-]{22}'/);
+    }
+    expect(new Set(policies).size).toBe(3);
+  });
+
   it('no answer lets another site read it', async () => {
     const { headers } = await served.raw('GET', '/api/sets', { host: here(), origin: 'https://attacker.example' });
     expect(headers['access-control-allow-origin']).toBeUndefined();

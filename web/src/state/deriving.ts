@@ -13,9 +13,16 @@ import {
   searchEnded,
   searched,
 } from './derivedSlice.ts';
+import { noticed } from './desk.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch } from './workshop.ts';
+import { deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
+
+whenTooLong(() => {
+  store.dispatch(
+    noticed({ text: 'That took too long and was stopped. Nothing is lost; try again, or make the set simpler.', action: null }),
+  );
+});
 
 type Work = (document: SetDocument, dispatch: Dispatch) => Promise<void>;
 

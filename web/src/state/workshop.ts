@@ -17,8 +17,18 @@ import { proxy, type Remote, wrap } from 'comlink';
 import type { Lens } from './lens.ts';
 import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, PlotFormat, PlotReply, SearchReply, TrialReply, Work } from './worker.ts';
 
-/** Why work in a worker came to no end: the maker stopped it. */
+/** Why work in a worker came to no end: the maker stopped it, or it took longer than anybody waits. */
 export class Stopped extends Error {}
+
+let tooLong = (): void => undefined;
+
+/** Names what is done when work was stopped because it took too long. */
+export const whenTooLong = (act: () => void): void => {
+  tooLong = act;
+};
+
+/** Nobody waits longer for one piece of work; whatever needs more was made to. */
+const MOST_SECONDS = 180;
 
 type Bench = {
   readonly worker: Worker;
@@ -40,18 +50,34 @@ const setUp = (): Bench => {
 
 /** A worker for one kind of work that can be stopped in the middle of it. It is hired when it is first needed, or at once, so that it
  *  is ready when the first set has come. */
-const hire = (when: 'now' | 'when needed') => {
+const hire = (when: 'now' | 'when needed', seconds = MOST_SECONDS) => {
   let bench: Bench | null = when === 'now' ? setUp() : null;
+  const stop = (): void => {
+    bench?.worker.terminate();
+    bench?.stop(new Stopped());
+    bench = null;
+  };
   return {
     ask: <T>(work: (hand: Remote<Work>) => Promise<T>): Promise<T> => {
       bench ??= setUp();
-      return Promise.race([work(bench.hand), bench.stopped]);
+      const { hand, stopped } = bench;
+      const timer = setTimeout(() => {
+        stop();
+        tooLong();
+      }, seconds * 1000);
+      return Promise.race([work(hand), stopped]).finally(() => clearTimeout(timer));
     },
-    stop: (): void => {
-      bench?.worker.terminate();
-      bench?.stop(new Stopped());
-      bench = null;
-    },
+    stop,
+  };
+};
+
+/** One after the other, so that time is counted against whoever takes it. */
+const inTurn = <A, T>(ask: (about: A) => Promise<T>): ((about: A) => Promise<T>) => {
+  let turn: Promise<unknown> = Promise.resolve();
+  return (about) => {
+    const answer = turn.then(() => ask(about));
+    turn = answer.catch(() => undefined);
+    return answer;
   };
 };
 
@@ -68,7 +94,13 @@ const newestOnly = <A, T>(ask: (about: A) => Promise<T>): ((about: A) => Promise
   };
 };
 
-const workshop = hire('now');
+/** Who opens the shelf wants to see what stands there, who opens a set what is in it: that worker is ready first. */
+const beginsAtShelf = /^\/(sets\/?)?$/.test(globalThis.location?.pathname ?? '');
+
+const workshop = hire(beginsAtShelf ? 'when needed' : 'now');
+/** A picture on the shelf is not worth a longer wait, and one that takes it keeps the others from nothing. */
+const LOOK_SECONDS = 20;
+const shelfRoom = hire(beginsAtShelf ? 'now' : 'when needed', LOOK_SECONDS);
 /** Boards of a large set take most of a second; a worker of their own keeps that from the drawing board. */
 const cuttingRoom = hire('when needed');
 /** So do pages and their PDF. */
@@ -119,7 +151,7 @@ export const stopLayOut = cuttingRoom.stop;
 export const stopDeriving = workshop.stop;
 
 /** A set that does not lie open, for its picture. */
-export const lookThere = (document: SetDocument): Promise<DerivedSet> => workshop.ask((hand) => hand.look(document));
+export const lookThere = inTurn((document: SetDocument): Promise<DerivedSet> => shelfRoom.ask((hand) => hand.look(document)));
 
 /** The order of assembly of a derived piece, by its key. */
 export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));
