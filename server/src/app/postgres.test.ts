@@ -3,8 +3,9 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { root } from '../fresh.testing.ts';
 import { type Cluster, findPostgres, startCluster } from './cluster.testing.ts';
-import { endAll, ended, root, type Started, start } from './process.testing.ts';
+import { endAll, ended, type Started, start } from './process.testing.ts';
 
 const bin = findPostgres();
 

@@ -1,8 +1,8 @@
 // The built application as a process of its own, for tests.
 import { type ChildProcess, spawn } from 'node:child_process';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
+import { root } from '../fresh.testing.ts';
 
-export const root = resolve(import.meta.dirname, '../../..');
 const main = join(root, 'server/dist/main.js');
 const running: ChildProcess[] = [];
 
@@ -12,10 +12,15 @@ export type Started = { readonly child: ChildProcess; readonly said: () => strin
 export const start = (directory: string, environment: Record<string, string> = {}): Promise<Started> => startIn([], directory, environment);
 
 /** Starts it behind another command, which runs it where or as whom it will. */
-export const startIn = (before: readonly string[], directory: string, environment: Record<string, string> = {}): Promise<Started> =>
+export const startIn = (
+  before: readonly string[],
+  directory: string,
+  environment: Record<string, string> = {},
+  // A process that lives for a moment gains nothing from having the database compiled twice.
+  flags: readonly string[] = ['--liftoff-only'],
+): Promise<Started> =>
   new Promise((resolved, reject) => {
-    // A process that lives for a moment gains nothing from having the database compiled twice.
-    const [command = '', ...words] = [...before, process.execPath, '--liftoff-only', main];
+    const [command = '', ...words] = [...before, process.execPath, ...flags, main];
     const child = spawn(command, words, {
       env: { ...process.env, PARLOR_DATA: directory, PORT: '0', ...environment },
       stdio: ['ignore', 'pipe', 'pipe'],

@@ -5,7 +5,8 @@ import { createServer, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
-import { endAll, ended, killed, root, start, startIn } from './process.testing.ts';
+import { root } from '../fresh.testing.ts';
+import { endAll, ended, killed, start, startIn } from './process.testing.ts';
 
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-start-'));
 const SHELF = join(root, 'server/dist/shelfMain.js');

@@ -69,7 +69,10 @@ const bringUp = async (db: Db, files: PictureFiles, { generations, journal }: Fo
   if (newest && known < newest.number) return { fault: 'older than the newest copy' };
   const replayed = await replay(db, journal.entries, files);
   const since = newest ? entriesAfter(journal, newest.number) : journal.entries;
-  return (await missingFrom(db, expectedOf(newest, since))) > 0 ? { fault: 'holds less than it must' } : { known, replayed };
+  if ((await missingFrom(db, expectedOf(newest, since))) > 0) return { fault: 'holds less than it must' };
+  // What can be read but not written is damaged too. What is missing is told this once, and not again.
+  await noteJournal(db, Math.max(await journalMark(db), journal.next - 1));
+  return { known, replayed };
 };
 
 /** Opens what stands there. Only what was not closed in order is opened with care: the rest is quick. */
@@ -154,6 +157,7 @@ const openOrRebuild = async (places: OwnPlaces, files: PictureFiles, found: Foun
   renameDurably(unfinished, databaseIn(directory));
   removeDurably(directory, ['distrusted']);
   const opened = await openAt(databaseIn(directory), migrations);
+  await noteJournal(opened.db, Math.max(await journalMark(opened.db), found.journal.next - 1));
   return { database: opened, replayed: entries, notices: [note('rebuilt', tried.fault, place(), entries, missing)] };
 };
 
@@ -184,8 +188,6 @@ export const openOwn = async (
   addNotices(directory, notices);
   await movePicturesOut(database.db, files);
   const next = Math.max((await journalMark(database.db)) + 1, found.journal.next);
-  // What is missing was told; it is not told again.
-  await noteJournal(database.db, next - 1);
   const journal = openJournal<Entry>(journalIn(directory), next, found.journal.chain);
   const reopen = async (): Promise<Database> => {
     const again = await openAt(databaseIn(directory), migrations);
