@@ -47,7 +47,7 @@ const forbidden = [
     { path: '^core/src/([^/]+)/', pathNot: '\\.(test|testing)\\.ts$' },
     { path: '^core/src/[^/]+/(?!index\\.ts)', pathNot: '^core/src/$1/' },
   ),
-  never('core is entered at an index.ts', { pathNot: '^core/|\\.test\\.ts$' }, { path: '^core/src/', pathNot: '/index\\.ts$' }),
+  never('core is entered at an index.ts', { pathNot: '^core/|\\.(test|testing)\\.ts$' }, { path: '^core/src/', pathNot: '/index\\.ts$' }),
   never(
     'server folders meet at their index.ts',
     { path: '^server/src/([^/]+)/' },

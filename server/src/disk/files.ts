@@ -18,17 +18,8 @@ import { dirname, join } from 'node:path';
 const OWN_DIRECTORY = 0o700;
 const OWN_FILE = 0o600;
 
-/** Puts on the disk which names stand in a directory. */
-export const syncDirectory = (directory: string): void => {
-  const handle = openSync(directory, 'r');
-  try {
-    fsyncSync(handle);
-  } finally {
-    closeSync(handle);
-  }
-};
-
-export const syncFile = (path: string): void => {
+/** Puts on the disk what stands in a file, or which names stand in a directory. */
+const syncPath = (path: string): void => {
   const handle = openSync(path, 'r');
   try {
     fsyncSync(handle);
@@ -36,6 +27,9 @@ export const syncFile = (path: string): void => {
     closeSync(handle);
   }
 };
+
+export const syncDirectory = syncPath;
+export const syncFile = syncPath;
 
 /** Puts a directory and everything in it on the disk. */
 export const syncTree = (directory: string): void => {

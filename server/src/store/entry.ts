@@ -80,14 +80,8 @@ export const doAgain = async (tx: Db, entry: Entry, files: PictureFiles | null):
     case 'purge':
       for (const id of entry.ids) await tx.delete(sets).where(eq(sets.id, id));
       return;
-    case 'preset': {
-      const { id, name, piece } = entry;
-      await tx
-        .insert(presets)
-        .values({ id, name, piece, createdAt: new Date(entry.at) })
-        .onConflictDoUpdate({ target: presets.id, set: { name, piece } });
-      return;
-    }
+    case 'preset':
+      return putRow(tx, entry, files);
     case 'forget':
       await tx.delete(presets).where(eq(presets.id, entry.id));
       return;
