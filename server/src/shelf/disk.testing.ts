@@ -261,7 +261,10 @@ export const layOutState = (ops: readonly Op[], root: string, moment: number, na
   }
   const contents = new Map<number, (Content & { readonly index: number })[]>();
   past.forEach((op, index) => {
-    if (op.kind === 'write' || op.kind === 'cut') contents.set(op.file, [...(contents.get(op.file) ?? []), { ...op, index }]);
+    if (op.kind !== 'write' && op.kind !== 'cut') return;
+    const known = contents.get(op.file) ?? [];
+    contents.set(op.file, known);
+    known.push({ ...op, index });
   });
   real.mkdirSync(target, { recursive: true });
   // A directory before what is in it; what is in one whose name was lost is lost with it.
