@@ -3,8 +3,14 @@ import type { Page } from 'puppeteer-core';
 /** A page behind another one draws no frames, so it is asked by the clock. */
 const WAIT = { timeout: 30_000, polling: 100 };
 
+/** Asked whether to leave with unsaved work, the hand leaves; whoever tests the question listens for it before the hand does. */
+const leaveWhenAsked = (page: Page): void => {
+  if (page.listenerCount('dialog') === 0) page.on('dialog', (dialog) => void dialog.accept());
+};
+
 /** Goes to a view; one that is open turns to it, which is what its links do and takes a tenth of the time. */
 export const turnTo = async (page: Page, address: string, path: string): Promise<void> => {
+  leaveWhenAsked(page);
   if (!page.url().startsWith(address)) {
     await page.goto(address + path);
     return;
@@ -23,8 +29,7 @@ export const turnTo = async (page: Page, address: string, path: string): Promise
 
 /** What a maker's hand does on a page, found by the words that stand there. */
 export const hand = (page: Page, address: string) => {
-  // Asked whether to leave with unsaved work, the hand leaves; whoever tests the question listens before it is given a hand.
-  if (page.listenerCount('dialog') === 0) page.on('dialog', (dialog) => void dialog.accept());
+  leaveWhenAsked(page);
   const field = (label: string) => `input[data-size="${label}"]`;
   return {
     /** To another view as its links lead there, without opening the application anew when it is open. */
