@@ -4,11 +4,14 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 const MOST_CONNECTIONS = 400;
 
 /** Whoever sends slowly is waited for so long: the head of a request, all of it (a large copy over a slow line), silence in between. */
-const PATIENCE = { headers: 20_000, request: 900_000, silence: 60_000 };
+const PATIENCE = { headers: 10_000, request: 900_000, silence: 60_000, look: 2_000 };
 
 const tryPort = (handler: RequestListener, host: string, port: number): Promise<Server> =>
   new Promise((resolve, reject) => {
-    const server = createServer({ headersTimeout: PATIENCE.headers, requestTimeout: PATIENCE.request }, handler);
+    const server = createServer(
+      { headersTimeout: PATIENCE.headers, requestTimeout: PATIENCE.request, connectionsCheckingInterval: PATIENCE.look },
+      handler,
+    );
     server.maxConnections = MOST_CONNECTIONS;
     server.timeout = PATIENCE.silence;
     server.once('error', reject);

@@ -51,6 +51,8 @@ const sendCopy = (context: Context, store: Store, at: Date): void => {
 
 const takeCopy = async (context: Context, store: Store, incoming: string): Promise<void> => {
   const path = join(incoming, `incoming-${randomUUID()}`);
+  // A large copy is checked for longer than others may be silent.
+  context.req.socket.setTimeout(0);
   try {
     await pipeline(context.req, bounded(MOST_BYTES), createWriteStream(path, { mode: 0o600 }));
     const restored = await restoreFrom(store, path);

@@ -114,8 +114,8 @@ const hrefOf = (value: string, tag: string): string | null => {
 const keptAttributes = (tag: string, attributes: SaxesTagPlain['attributes']): Readonly<Record<string, string>> => {
   const kept: Record<string, string> = {};
   for (const [name, value] of Object.entries(attributes)) {
-    const local = localName(name);
-    if (/^on/i.test(local) || (name.includes(':') && !/^(xlink:href|xml:space)$/.test(name)) || name.startsWith('xmlns')) continue;
+    const local = localName(name).toLowerCase();
+    if (/^on/.test(local) || (name.includes(':') && !/^(xlink:href|xml:space)$/.test(name)) || name.startsWith('xmlns')) continue;
     if ((local === 'filter' && value.trim() !== 'none') || USED_FILTER.test(value)) throw new Refused('svg-filters');
     if (local === 'href') {
       const reference = hrefOf(value, tag);
