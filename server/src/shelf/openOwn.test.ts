@@ -216,6 +216,17 @@ describe('a database that is lost, empty or damaged', () => {
       await expect(open(directory)).rejects.toThrow(/has held a shelf of sets .*Nothing was deleted/s);
   });
 
+  it('that an earlier start left unfinished is put aside, and what was being brought in is swept away', async () => {
+    const directory = place();
+    cpSync(join(root, 'server/dist/prepared'), `${databaseIn(directory)}.unfinished`, { recursive: true });
+    writeFileSync(join(directory, 'incoming-1'), 'x');
+    const { store } = await open(directory);
+    await store.close();
+    expect(existsSync(join(directory, 'incoming-1'))).toBe(false);
+    const [aside = ''] = readdirSync(join(directory, 'aside'));
+    expect(existsSync(join(directory, 'aside', aside, 'database.unfinished/PG_VERSION'))).toBe(true);
+  });
+
   it('with a journal alone, from its first entry on, is made anew from that', async () => {
     const { directory, picture } = await worked();
     for (const name of ['database', 'copies']) rmSync(join(directory, name), { recursive: true });

@@ -1,7 +1,7 @@
 // Opens the shelf in a data directory: its database, or, where that cannot be read or holds less than it must, one made anew from the newest whole
 // copy and the journal. Nothing that is found damaged is deleted.
 import { randomUUID } from 'node:crypto';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { eq, isNotNull } from 'drizzle-orm';
 import {
@@ -31,7 +31,7 @@ import {
 } from '../store/index.ts';
 import { copyKeeper } from './copyKeeper.ts';
 import { expectedOf, missingFrom } from './expected.ts';
-import { type Generation, listGenerations } from './generations.ts';
+import { copiesIn, type Generation, listGenerations } from './generations.ts';
 import { addNotices, type Notice } from './notices.ts';
 import { ownStore, replay } from './ownStore.ts';
 import { asideIn, begunIn, isDistrusted, journalIn, markBegun, type OwnPlaces, picturesOf } from './places.ts';
@@ -169,6 +169,23 @@ const isFirst = (directory: string, { generations, journal, journalBegins }: Fou
   journalBegins === 1 &&
   !existsSync(databaseIn(directory));
 
+/** The first database of a directory. What an earlier start left unfinished is put aside: it may be all that somebody has. */
+const beginHere = ({ directory, prepared }: OwnPlaces, at: Date): void => {
+  const left = `${databaseIn(directory)}.unfinished`;
+  if (existsSync(left)) renameDurably(left, join(asideFor(directory, at)(), 'database.unfinished'));
+  copyPrepared(prepared, databaseIn(directory));
+};
+
+/** Files that were being written or brought in when the application ended. */
+const sweep = (directory: string): void => {
+  const unfinished = (name: string): boolean => /^incoming-|\.unfinished$/.test(name);
+  removeDurably(
+    directory,
+    readdirSync(directory).filter((name) => name.startsWith('incoming-')),
+  );
+  for (const place of [copiesIn(directory), join(directory, 'pictures')]) removeDurably(place, readdirSync(place).filter(unfinished));
+};
+
 /** Opens the shelf in a data directory whose lock is held. `unclean` says that whoever held it before did not close it.
  *  Errors: a StartError where nothing can be read at all. */
 export const openOwn = async (
@@ -180,8 +197,9 @@ export const openOwn = async (
   const { directory, migrations } = places;
   makeOwnDirectory(journalIn(directory));
   const files = picturesOf(directory);
+  sweep(directory);
   const found = lookAround(directory);
-  if (isFirst(directory, found)) copyPrepared(places.prepared, databaseIn(directory));
+  if (isFirst(directory, found)) beginHere(places, clock());
   // From here on nothing that is missing is taken for a shelf that never was.
   if (begunIn(directory) === null) markBegun(directory, clock());
   const { database, replayed, notices } = await openOrRebuild(places, files, found, unclean, clock());
