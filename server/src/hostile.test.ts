@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { DOORS } from './hostile.testing.ts';
 
-// With the ten thousand requests, and the thousand copies that are restored, more than twenty thousand; a million in `npm run bench:trust`.
+// With the ten thousand requests, and the four hundred copies that are restored, more than twenty thousand; a million in `npm run bench:trust`.
 const COUNTS: Readonly<Record<string, number>> = { documents: 2_000, files: 2_000, drawings: 3_000, journals: 2_000, copies: 1_000 };
 
 it.each(Object.entries(COUNTS))('%s from anybody, %i by seed, are taken or refused, and nothing in between', async (door, count) => {

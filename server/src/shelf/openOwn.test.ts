@@ -406,14 +406,12 @@ describe('copies', () => {
     const oldest = Math.min(...sound.map(({ number }) => number));
     expect(Number(segments(directory)[0]?.slice(0, 12))).toBe(oldest + 1);
     await store.close();
-    // From each of them the shelf comes out the same.
-    for (const { name } of sound.slice(0, -1)) {
-      rmSync(join(copiesIn(directory), `${name}.json`));
-      rmSync(databaseIn(directory), { recursive: true });
-      const again = await open(directory, false, () => new Date(Date.UTC(2026, 0, 1 + day)));
-      expect(again.notices.at(-1)).toMatchObject({ what: 'rebuilt', missing: 0 });
-      expect(await getSet(again.store.db, 'long')).toMatchObject({ ok: true, value: { revision: 24 } });
-      await again.store.close();
-    }
+    // From the oldest alone the shelf comes out the same.
+    for (const { name } of sound.slice(0, -1)) rmSync(join(copiesIn(directory), `${name}.json`));
+    rmSync(databaseIn(directory), { recursive: true });
+    const again = await open(directory, false, () => new Date(Date.UTC(2026, 0, 1 + day)));
+    expect(again.notices).toMatchObject([{ what: 'rebuilt', missing: 0 }]);
+    expect(await getSet(again.store.db, 'long')).toMatchObject({ ok: true, value: { revision: 24 } });
+    await again.store.close();
   }, 120_000);
 });
