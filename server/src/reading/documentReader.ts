@@ -3,6 +3,7 @@ import { Worker } from 'node:worker_threads';
 import { err, type Result } from '@parlor/core/kit';
 import type { ReadIssue } from '@parlor/core/set';
 import { type ReadDocument, readAndDescribe } from './readAndDescribe.ts';
+import { waitingLine } from './waitingLine.ts';
 
 export type DocumentProblem =
   | { readonly code: 'bad-document'; readonly issues: readonly ReadIssue[] }
@@ -26,8 +27,7 @@ const judged = (read: Result<ReadDocument, readonly ReadIssue[]>): Result<ReadDo
 /** Starts its thread when it is first needed; `program` is its built file. */
 export const documentReader = (program: string, seconds = SECONDS): DocumentReader => {
   let worker: Worker | null = null;
-  let waiting = 0;
-  let last: Promise<unknown> = Promise.resolve();
+  const line = waitingLine(MOST_WAITING);
   const end = (): void => {
     void worker?.terminate();
     worker = null;
@@ -60,13 +60,7 @@ export const documentReader = (program: string, seconds = SECONDS): DocumentRead
   return {
     read: (data, size, before = null) => {
       if (size + (before?.length ?? 0) <= SMALL) return Promise.resolve(judged(readAndDescribe(data, before)));
-      if (waiting >= MOST_WAITING) return Promise.resolve(err({ code: 'busy' }));
-      waiting += 1;
-      const made = last.then(() => readThere(data, before));
-      last = made.finally(() => {
-        waiting -= 1;
-      });
-      return made;
+      return line(() => readThere(data, before)) ?? Promise.resolve(err({ code: 'busy' }));
     },
     close: end,
   };

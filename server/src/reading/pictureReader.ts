@@ -3,6 +3,7 @@ import { type ChildProcess, fork } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { err, type Result } from '@parlor/core/kit';
 import type { PictureProblem, Upright } from './upright.ts';
+import { waitingLine } from './waitingLine.ts';
 
 export type ReadingProblem = PictureProblem | { readonly code: 'picture-too-slow' | 'picture-too-heavy' | 'busy' };
 
@@ -33,8 +34,7 @@ const memoryOf = (pid: number | undefined): number => {
 export const pictureReader = (program: string, seconds = PICTURE_SECONDS): PictureReader => {
   let child: ChildProcess | null = null;
   let idle: NodeJS.Timeout | undefined;
-  let waiting = 0;
-  let last: Promise<unknown> = Promise.resolve();
+  const line = waitingLine(MOST_WAITING);
   const end = (): void => {
     child?.kill('SIGKILL');
     child = null;
@@ -82,15 +82,7 @@ export const pictureReader = (program: string, seconds = PICTURE_SECONDS): Pictu
       reader.send(file, (problem) => problem && broken());
     });
   return {
-    read: (file, gone) => {
-      if (waiting >= MOST_WAITING) return Promise.resolve(err({ code: 'busy' }));
-      waiting += 1;
-      const made = last.then(() => readOne(file, gone));
-      last = made.finally(() => {
-        waiting -= 1;
-      });
-      return made;
-    },
+    read: (file, gone) => line(() => readOne(file, gone)) ?? Promise.resolve(err({ code: 'busy' })),
     close: end,
   };
 };
