@@ -101,6 +101,49 @@ describe('leaving with unsaved work', () => {
   });
 });
 
+describe('the browser’s store cleared in mid-work', () => {
+  const clear = async (page: Page): Promise<void> => {
+    const session = await page.createCDPSession();
+    await session.send('Storage.clearDataForOrigin', { origin: new URL(app.address).origin, storageTypes: 'indexeddb,local_storage' });
+    await session.detach();
+  };
+  const heightOf = async (id: string) => (await api('GET', `/sets/${id}`)).document.pieces[0]?.height;
+
+  it('with the server there, the next edits are kept and saved as ever', async () => {
+    const { id } = await api('POST', '/sets', { document: small('Cleared') });
+    const h = await sitDown(`/sets/${id}/pieces/piece-1`);
+    await h.see(`input[data-size="${HEIGHT}"]`);
+    await h.type(HEIGHT, '61 in');
+    await h.saved();
+    await clear(h.page);
+    await h.type(HEIGHT, '60 in');
+    await h.saved();
+    expect(await heightOf(id)).toBe(1_524_000);
+    await h.page.reload();
+    await h.sizeIs(HEIGHT, '1524 mm');
+    await h.page.close();
+  });
+
+  it('with the server away, what was typed before and after is still in the page, is kept again, and outlives it', async () => {
+    const { id } = await api('POST', '/sets', { document: small('Cleared and away') });
+    const h = await sitDown(`/sets/${id}/pieces/piece-1`);
+    await h.see(`input[data-size="${HEIGHT}"]`);
+    await h.page.setOfflineMode(true);
+    await h.type(HEIGHT, '70 in');
+    await h.reads('[data-save]', /not saved/);
+    await clear(h.page);
+    await h.type('width on the drawing', '40 in');
+    await h.reads('[data-save]', /not saved/);
+    await h.page.setOfflineMode(false);
+    await h.page.reload();
+    await h.sizeIs(HEIGHT, '1778 mm');
+    await h.sizeIs('width on the drawing', '1016 mm');
+    await h.saved();
+    expect(await heightOf(id)).toBe(1_778_000);
+    await h.page.close();
+  });
+});
+
 describe('what is not accepted', () => {
   it('an edit that breaks a limit is refused where it is made, with the reason, and the set stays as it was', async () => {
     // As many pieces as a set takes, but one.

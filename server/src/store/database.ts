@@ -2,6 +2,7 @@
 // log before the pages, the checkpoint before what it makes needless. A commit does not wait for the disk; the journal does that.
 import { chmodSync, closeSync, cpSync, existsSync, fsyncSync, openSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
@@ -74,6 +75,8 @@ export const faultOfFiles = (target: string): 'missing' | 'not a database' | nul
 };
 
 const connect = async (target: string): Promise<PGlite> => {
+  // Of the 13,000 functions of the database a start calls a few hundred: each is compiled when it is first called.
+  setFlagsFromString('--wasm-lazy-compilation');
   // Our own lock is held; the database's would be empty after a power cut, and keep it from opening.
   rmSync(join(target, 'postmaster.pid'), { force: true });
   const client = new PGlite({ fs: new SyncedFiles(target), startParams: START });
