@@ -7,7 +7,7 @@ import { pieces } from '../piece/casework/randomPieces.testing.ts';
 import { buildPiece, type Piece } from '../piece/index.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
 import { normalOf, type Point, type Ring, rectRing, regionArea, toSpace } from '../shape/index.ts';
-import { findContacts, findInterference, guidesOf, inspect, outlineOf, type Part } from './index.ts';
+import { around, boxOf, findContacts, findInterference, guidesOf, inspect, outlineOf, type Part } from './index.ts';
 
 // Independent solid geometry: the Manifold kernel, a general-purpose library that knows nothing of boards. Millimetres, to keep its
 // single-precision sums small.
@@ -138,11 +138,14 @@ describe('the truth test', () => {
     const right = part(rectRing(0, 0, 40_000, 200_000), 5_000, { u: [0, 0, 1], v: [0, 1, 0], origin: [100_000, 0, 0] });
     const door: Part = { ...part(rectRing(0, 0, 100_000, 200_000), 5_000, { ...FLAT, origin: [0, 0, 40_000] }), held: 'hinge' };
     const parts = [left, right, shelf, door];
-    const guides = guidesOf(parts, findContacts(parts));
+    const guides = guidesOf(
+      { parts, outside: around(parts.map(boxOf)), clear: around(parts.map(boxOf)), motions: [] },
+      findContacts(parts),
+    );
     for (const side of [0, 1]) {
       expect(guides[side]).toHaveLength(1);
       expect(guides[side]?.[0]).toMatchObject({ face: 'front', part: 2 });
-      const ys = guides[side]?.[0]?.outline.map((point: Point) => point[1]) ?? [];
+      const ys = guides[side]?.[0]?.region.outline.map((point: Point) => point[1]) ?? [];
       expect([Math.min(...ys), Math.max(...ys)]).toEqual([60_000, 65_000]);
     }
     expect(guides[3]).toEqual([]);

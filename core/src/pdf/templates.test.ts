@@ -109,9 +109,7 @@ describe('pages read back by another library', () => {
 const tilesOf = (tag: string): ReadonlyMap<string, ReadPage> =>
   new Map(
     seen.flatMap((page) =>
-      page.texts.flatMap((text) =>
-        text.startsWith(`${tag} · `) && /· [a-z]+\d+$/.test(text) ? [[text.split(' · ')[1] as string, page] as const] : [],
-      ),
+      page.texts.flatMap((text) => (text.startsWith(`${tag} · tile `) ? [[text.slice(`${tag} · tile `.length), page] as const] : [])),
     ),
   );
 

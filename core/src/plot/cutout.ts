@@ -33,15 +33,14 @@ const named = (tag: string, width: number, height: number): PlotText => ({
 /** A template as a cutout: what is inside an outline is cut before it, so that it does not move. */
 export const templateCutout = ({ tag, region, scores, guides }: Template): Cutout => {
   const { x1: width, y1: height } = bounds(region.outline);
-  const front = guides.filter(({ face }) => face === 'front');
+  const rings = ({ region: { outline, holes } }: Template['guides'][number]) => [outline, ...holes];
   return {
     tag,
     width,
     height,
     outline: region,
     strokes: [
-      ...front.map(({ outline }) => closed('glue', outline)),
-      ...guides.filter(({ face }) => face === 'back').map(({ outline }) => closed('guide', outline)),
+      ...guides.flatMap((guide) => rings(guide).map((ring) => closed(guide.face === 'front' && guide.glued ? 'glue' : 'guide', ring))),
       ...scores.map((points): Stroke => ({ layer: 'score', points, closed: false })),
       ...region.holes.map((hole) => closed('cut', hole)),
       closed('cut', region.outline),

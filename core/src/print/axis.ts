@@ -20,14 +20,17 @@ export const axisOf = (region: Region): Axis | null => {
   return (['x', 'y'] as const).find((axis) => areaOf(less(region, [mirrored(region, axis, width, height)])) < SAME * area) ?? null;
 };
 
+/** It runs out of the outline by so much on either side, so that it is taken for no cut. */
+const BEYOND = 2_000;
+
 /** The ends of the line. */
 export const axisLine = (axis: Axis, width: number, height: number): readonly [Point, Point] =>
   axis === 'x'
     ? [
-        [Math.round(width / 2), 0],
-        [Math.round(width / 2), height],
+        [Math.round(width / 2), -BEYOND],
+        [Math.round(width / 2), height + BEYOND],
       ]
     : [
-        [0, Math.round(height / 2)],
-        [width, Math.round(height / 2)],
+        [-BEYOND, Math.round(height / 2)],
+        [width + BEYOND, Math.round(height / 2)],
       ];

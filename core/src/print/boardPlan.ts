@@ -2,12 +2,12 @@
 import type { Point, Ring } from '../shape/index.ts';
 import type { FileLayer } from './layersSvg.ts';
 
-/** What a line on a board means. Cut through, scored for a fold, a pencil line where another part stands, the sheet's own edge. */
-export const PLAN_LAYERS = ['sheet', 'cut', 'score', 'guide', 'text'] as const;
+/** What a line on a board means: the sheet's own edge; cut through; scored half through for a fold; a pencil line where another part stands; the
+ *  centre of a hole. What is scored or pencilled on the face that lies down has a layer of its own. */
+export const PLAN_LAYERS = ['sheet', 'cut', 'score', 'score-behind', 'guide', 'guide-behind', 'centre', 'text'] as const;
 export type PlanLayer = (typeof PLAN_LAYERS)[number];
 
-/** A closed outline on a layer. */
-export type PlanRing = { readonly layer: Exclude<PlanLayer, 'text'>; readonly ring: Ring };
+export type PlanLine = { readonly layer: Exclude<PlanLayer, 'text'>; readonly points: Ring; readonly closed: boolean };
 
 /** Words in the middle of a part, as high as said; the part's sizes in the maker's units, and what it takes up as it lies. */
 export type PlanText = {
@@ -26,7 +26,7 @@ export type BoardPlan = {
   readonly size: string;
   readonly width: number;
   readonly height: number;
-  readonly rings: readonly PlanRing[];
+  readonly lines: readonly PlanLine[];
   readonly texts: readonly PlanText[];
 };
 
@@ -59,7 +59,7 @@ export const planLayers = (plans: readonly BoardPlan[], layers: readonly PlanLay
       return {
         id,
         lines: placed.flatMap(({ plan, place }) =>
-          plan.rings.filter(({ layer }) => layer === id).map(({ ring }) => ({ points: ring.map(place), closed: true })),
+          plan.lines.filter(({ layer }) => layer === id).map(({ points, closed }) => ({ points: points.map(place), closed })),
         ),
         texts: [],
       };

@@ -1,8 +1,9 @@
 // µm on paper. A piece of a sewing pattern at true size: where it is cut, where it is sewn and folded, notches, the opening, the grain, what is cut of it.
 import { type ClothPiece, cutLineOf, edgeOfSides, edgePoints, type Opening, pointAlong } from '../cloth/index.ts';
 import { bounds, type Point, type Ring } from '../shape/index.ts';
-import { NAME_ROOM, nameBelow } from './nameBelow.ts';
-import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
+import { fitText, textWidth } from './letterWidths.ts';
+import { NAME_ROOM, nameBelow, widthWithName } from './nameBelow.ts';
+import { type Drawing, line, type Mark } from './page.ts';
 
 /** A piece of a pattern with what is written on it. */
 export type ClothSheet = {
@@ -152,7 +153,7 @@ export const drawCloth = (sheet: ClothSheet): Drawing => {
   return {
     tag: sheet.tag,
     name: sheet.name,
-    width: x1 - x0,
+    width: widthWithName(label, x1 - x0),
     height: y1 - y0 + NAME_ROOM,
     marks: [...clothMarks(sheet).map((mark) => movedMark(mark, -x0, -y0 + NAME_ROOM)), nameBelow(label, x1 - x0)],
     on: 'plain',

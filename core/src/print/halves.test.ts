@@ -58,9 +58,9 @@ describe('the line about which an outline is the same on both sides', () => {
     expect(axisOf({ outline: ring, holes: [[...ellipseRing(50_000, 62_000, 9_000)].reverse()] })).toBe('x');
   });
 
-  it('is drawn on the template from edge to edge', () => {
+  it('is drawn on the template in a dash of its own, out beyond the outline at both ends', () => {
     const drawn = drawTemplate(template(figureRing('heart', { width: 60_000, height: 50_000, corners: 5, round: 0 })));
-    const centre = drawn.marks.find((mark) => mark.kind === 'line' && mark.style === 'centre');
+    const centre = drawn.marks.find((mark) => mark.kind === 'line' && mark.style === 'axis');
     expect(centre).toMatchObject({ points: axisLine('x', 60_000, 50_000) });
   });
 });
@@ -91,7 +91,9 @@ describe('a half on a fold', () => {
     expect(onFold(small, ROOM)).toBe(small);
     const huge = template(boardWithEdge(600_000, 580_000, 'half-round', 0));
     expect(onFold(huge, ROOM)).toBe(huge);
-    const guided = template(arch, { guides: [{ face: 'front', outline: rectRing(0, 0, 9_000, 9_000), tag: '1B' }] });
+    const guided = template(arch, {
+      guides: [{ face: 'front', region: { outline: rectRing(0, 0, 9_000, 9_000), holes: [] }, glued: true, tag: '1B' }],
+    });
     expect(onFold(guided, ROOM)).toBe(guided);
     const plain = template(rectRing(0, 0, 240_000, 230_000));
     expect(onFold(plain, ROOM)).toBe(plain);

@@ -1,11 +1,13 @@
 export { axisOf } from './axis.ts';
-export { type BoardPlan, PLAN_LAYERS, type PlanLayer, type PlanRing, type PlanText, planLayers, stacked } from './boardPlan.ts';
+export { type BoardPlan, PLAN_LAYERS, type PlanLayer, type PlanLine, type PlanText, planLayers, stacked } from './boardPlan.ts';
 export { boardsSvg } from './boardsSvg.ts';
 export { bookletLeaves, type PrintedBooklet } from './bookletLeaves.ts';
 export { type ClothSheet, clothMarks, drawCloth } from './clothSheet.ts';
 export { onFold } from './halves.ts';
 export { impose, imposed } from './impose.ts';
+export { placerFor, type Wording, wordsWithin } from './labels.ts';
 export { type FileLayer, layersSvg, WORD_STYLE } from './layersSvg.ts';
+export { textWidth } from './letterWidths.ts';
 export { drawMotif, type MotifName } from './motifs.ts';
 export { drawNet, type NetSheet, netArt, outlineOfNet, type PanelLook, wordRoom } from './netSheet.ts';
 export {
@@ -25,7 +27,7 @@ export {
   type Repeat,
   type TextMark,
   type TonesMark,
-  textWidth,
+  textBox,
   type WordsMark,
   wordsIn,
 } from './page.ts';
@@ -49,6 +51,6 @@ export {
 export { fieldOf } from './sheet.ts';
 export { type Habit, type Pixels, throughPrinter } from './simulated.ts';
 export { escaped, mm } from './svgText.ts';
-export { drawTemplate, type Template } from './template.ts';
+export { crossAt, drawTemplate, type Template } from './template.ts';
 export { shareFrom, TEST_BARS, testPage } from './testPage.ts';
 export { tileJoins } from './tile.ts';

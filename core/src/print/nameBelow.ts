@@ -1,5 +1,6 @@
 // µm on paper. What every drawing of a paper has: ink that goes on beyond the cut, and its name below.
-import { fitText, type Mark } from './page.ts';
+import { fitText, textWidth } from './letterWidths.ts';
+import type { Mark } from './page.ts';
 
 /** The ink goes on this far beyond the cut, so that no white shows where scissors stray. */
 export const BLEED = 1_000;
@@ -15,6 +16,12 @@ export const nameFor = (text: string, width: number): { readonly text: string; r
   text: fitText(text, NAME_SIZE, Math.max(width, LEAST_WIDTH)),
   size: NAME_SIZE,
 });
+
+/** How wide a drawing so wide is with its name below it. */
+export const widthWithName = (name: string, width: number): number => {
+  const { text, size } = nameFor(name, width);
+  return Math.max(width, Math.ceil(textWidth(text, size)));
+};
 
 /** A name in the room below a drawing of that width. */
 export const nameBelow = (text: string, width: number): Mark => ({

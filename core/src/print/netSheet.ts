@@ -17,9 +17,10 @@ import {
   signedArea,
 } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
+import { textWidth } from './letterWidths.ts';
 import { drawMotif, type MotifName } from './motifs.ts';
-import { BLEED, NAME_ROOM, nameBelow } from './nameBelow.ts';
-import { type Drawing, LINE_HEIGHT, line, type Mark, textWidth } from './page.ts';
+import { BLEED, NAME_ROOM, nameBelow, widthWithName } from './nameBelow.ts';
+import { type Drawing, LINE_HEIGHT, line, type Mark } from './page.ts';
 import { type PanelFrame, panelAcross, panelsOf } from './panels.ts';
 import { artMarks } from './paperSheet.ts';
 import { moved } from './place.ts';
@@ -292,7 +293,8 @@ export const drawNet = (sheet: NetSheet): Drawing => {
   const behind = net.faces.some((face) => face.behind !== undefined && printed.has(face.behind)) ? netArt(sheet, true) : [];
   const clipBehind = bled.map((ring) => ring.map(([x, y]): Point => [-x, y]));
   const called = `${tag} ${name}`;
-  const outline = outlineWithName(cut, x0, y0, Math.min(width, textWidth(called, 2_300)));
+  const wide = widthWithName(called, width);
+  const outline = outlineWithName(cut, x0, y0, Math.min(wide, textWidth(called, 2_300)));
   const inked = sheet.ground
     ? areaOf(cut) * inkOf(sheet.ground)
     : looks.reduce(
@@ -304,11 +306,11 @@ export const drawNet = (sheet: NetSheet): Drawing => {
     tag,
     name,
     on,
-    width,
+    width: wide,
     height: height + NAME_ROOM,
     ink: inked,
     marks: [...moved(marks, -x0, NAME_ROOM - y0), nameBelow(called, width)],
     ...(outline ? { outline } : {}),
-    ...(behind.length > 0 ? { back: moved([{ kind: 'group', clip: clipBehind, marks: behind }], x1, NAME_ROOM - y0) } : {}),
+    ...(behind.length > 0 ? { back: moved([{ kind: 'group', clip: clipBehind, marks: behind }], x1 + wide - width, NAME_ROOM - y0) } : {}),
   };
 };

@@ -2,6 +2,7 @@
 import type { Affine, Iso, Look, SignFace } from '../cover/index.ts';
 import type { Point, Rect, Region, Ring } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
+import { textWidth } from './letterWidths.ts';
 
 /** What a line is for. Each has a dash and weight of its own, so that colour is never needed to tell them apart. */
 export type LineStyle =
@@ -16,7 +17,8 @@ export type LineStyle =
   | 'valley'
   | 'stitch'
   | 'glue'
-  | 'centre';
+  | 'centre'
+  | 'axis';
 
 export type LineMark = { readonly kind: 'line'; readonly style: LineStyle; readonly points: Ring; readonly closed: boolean };
 
@@ -107,6 +109,7 @@ const LAYER_OF_LINE: Readonly<Record<LineStyle, PageLayer>> = {
   stitch: 'guide',
   'guide-behind': 'guide',
   centre: 'guide',
+  axis: 'guide',
   join: 'guide',
   bar: 'guide',
   map: 'guide',
@@ -143,20 +146,19 @@ export const LINE_STYLES: Readonly<
   stitch: { weight: 160, dash: [1200, 500, 400, 500], colour: '#2b2440' },
   glue: { weight: 90, dash: [300, 500], colour: '#55753f' },
   centre: { weight: 150, dash: [], colour: '#2b2440' },
+  axis: { weight: 110, dash: [5000, 900, 900, 900], colour: '#2f6d86' },
 };
 
 export const line = (style: LineStyle, points: Ring, closed = false): LineMark => ({ kind: 'line', style, points, closed });
 
-/** The share of its size that a letter is wide, on the average; enough to judge whether words fit. */
-const LETTER_WIDTH = 0.54;
-
-export const textWidth = (text: string, size: number): number => [...text].length * size * LETTER_WIDTH;
-
-/** Words cut to a width, with an ellipsis where they had to be. */
-export const fitText = (text: string, size: number, width: number): string => {
-  const room = Math.floor(width / (size * LETTER_WIDTH));
-  const signs = [...text];
-  return signs.length <= room ? text : `${signs.slice(0, Math.max(0, room - 1)).join('')}…`;
+/** The rectangle that words take up: capitals and what hangs below them, as the line's middle lies. */
+export const textBox = ({ text, at: [x, y], size, anchor, angle }: TextMark): Rect => {
+  const width = textWidth(text, size);
+  const before = { start: 0, middle: width / 2, end: width }[anchor];
+  const [low, high] = [0.45 * size, 0.42 * size];
+  return angle === 0
+    ? { x0: x - before, x1: x - before + width, y0: y - low, y1: y + high }
+    : { x0: x - high, x1: x + low, y0: y - before, y1: y - before + width };
 };
 
 /** Lines stand this much of their size apart. */

@@ -20,8 +20,9 @@ import {
 } from '../cover/index.ts';
 import { areaOf, bounds, grown, merged, type Point, type Rect, type Region, type Ring, rectRing } from '../shape/index.ts';
 import type { PrintStock } from '../stock/index.ts';
-import { BLEED, NAME_ROOM, nameBelow, nameFor, TICK } from './nameBelow.ts';
-import { type Drawing, line, type Mark, textWidth } from './page.ts';
+import { textWidth } from './letterWidths.ts';
+import { BLEED, NAME_ROOM, nameBelow, nameFor, TICK, widthWithName } from './nameBelow.ts';
+import { type Drawing, line, type Mark } from './page.ts';
 import { moved } from './place.ts';
 
 /** A paper with what it is called, what it looks like and what it is printed on. */
@@ -124,7 +125,7 @@ const nameOf = ({ tag, name }: PaperSheet): string => `${tag} ${name}`;
 const outlineWithName = (sheet: PaperSheet): Region | undefined => {
   const { x1: width } = sizeOfPaper(sheet.paper);
   const { text, size } = nameFor(nameOf(sheet), width);
-  const wide = Math.min(width, textWidth(text, size));
+  const wide = textWidth(text, size);
   const raised = outlineOfPaper(sheet.paper).map((region) => movedRegion({ cos: 1, sin: 0, dx: 0, dy: NAME_ROOM }, region));
   const [whole, ...others] = merged([...raised, { outline: rectRing(0, 0, Math.round(wide), NAME_ROOM), holes: [] }]);
   return others.length === 0 ? whole : undefined;
@@ -141,7 +142,7 @@ export const plainDrawing = (sheet: PaperSheet): Drawing => {
   return {
     tag,
     name,
-    width,
+    width: widthWithName(nameOf(sheet), width),
     height: height + NAME_ROOM,
     marks: [],
     on,
@@ -177,5 +178,5 @@ export const drawPaper = (sheet: PaperSheet): Drawing => {
   if (!sheet.both) return drawing;
   const clip = ringsOf(inked).map((ring) => ring.map(([x, y]): Point => [width - x, y]));
   const back: readonly Mark[] = [{ kind: 'group', clip, marks: artBehind(sheet, width, box) }];
-  return { ...drawing, back: moved(back, 0, NAME_ROOM) };
+  return { ...drawing, back: moved(back, drawing.width - width, NAME_ROOM) };
 };

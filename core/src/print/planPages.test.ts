@@ -48,7 +48,9 @@ describe('the boards on paper', () => {
             ([w, h]) => Math.abs((w as number) * scale - width / 1000) < 0.1 && Math.abs((h as number) * scale - height / 1000) < 0.1,
           ),
         ).toBe(true);
-      expect(closed.length).toBe(plans.reduce((sum, { rings }) => sum + rings.filter(({ layer }) => layer !== 'guide').length, 0));
+      expect(closed.length).toBe(
+        plans.reduce((sum, { lines }) => sum + lines.filter(({ layer }) => layer === 'sheet' || layer === 'cut').length, 0),
+      );
       for (const { marks } of pages)
         for (const mark of marks)
           for (const [x, y] of mark.kind === 'line' ? mark.points : mark.kind === 'text' ? [mark.at] : []) {

@@ -1,12 +1,21 @@
 // The boards on paper, smaller than they are: what lies where, with its sizes. µm on paper, origin at the page's lower left corner.
 import type { Point, Ring } from '../shape/index.ts';
 import { PAPERS } from '../stock/index.ts';
-import type { BoardPlan } from './boardPlan.ts';
-import { fitText, line, type Mark, type Page, textWidth } from './page.ts';
+import type { BoardPlan, PlanLine } from './boardPlan.ts';
+import { fitText, textWidth } from './letterWidths.ts';
+import { type LineStyle, line, type Mark, type Page } from './page.ts';
 import { correctionOf, type PageRules, printable } from './printer.ts';
 
 /** Boards are drawn at one of these, so that a rule and a head can still work with it. */
 const SCALES = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 6.5, 7, 8, 10, 12, 15, 20, 25, 30, 40, 50] as const;
+
+/** Guides and centres are too fine for a drawing so small. */
+const PLAN_STYLES: Readonly<Partial<Record<PlanLine['layer'], LineStyle>>> = {
+  sheet: 'bar',
+  cut: 'cut',
+  score: 'score',
+  'score-behind': 'fold',
+};
 
 const WORDS = 2_400;
 const TAG = 3_200;
@@ -69,9 +78,10 @@ const marksOf = ({ plan, height, list }: Drawn, scale: number, left: number, top
   const ring = (points: Ring): Ring => points.map(place);
   return [
     text(fitText(`${plan.heading} · ${plan.size}`, WORDS + 400, column), [left, top - LINE], WORDS + 400, 'start'),
-    ...plan.rings
-      .filter(({ layer }) => layer !== 'guide')
-      .map(({ layer, ring: points }) => line(layer === 'sheet' ? 'bar' : layer === 'cut' ? 'cut' : 'score', ring(points), true)),
+    ...plan.lines.flatMap(({ layer, points, closed }) => {
+      const style = PLAN_STYLES[layer];
+      return style ? [line(style, ring(points), closed)] : [];
+    }),
     ...plan.texts.flatMap(({ at, width: w, height: h, text: tag, sizes }) => named(place(at), w / scale, h / scale, tag, sizes).marks),
     ...list.map((words, index) => text(words, [left, low - (index + 1) * LINE], WORDS, 'start')),
   ];
@@ -82,7 +92,7 @@ const inColumns = (drawn: Drawn, room: number): readonly Drawn[] => {
   const most = Math.max(1, Math.floor((room - heightOf({ ...drawn, list: [] })) / LINE));
   if (drawn.list.length <= most) return [drawn];
   const { plan, list } = drawn;
-  const goesOn: BoardPlan = { ...plan, heading: `${plan.heading}, the list goes on`, width: 0, height: 0, rings: [], texts: [] };
+  const goesOn: BoardPlan = { ...plan, heading: `${plan.heading}, the list goes on`, width: 0, height: 0, lines: [], texts: [] };
   const rest: Drawn = { plan: goesOn, width: 0, height: 0, list: list.slice(most) };
   return [{ ...drawn, list: list.slice(0, most) }, ...inColumns(rest, room)];
 };

@@ -2,7 +2,8 @@
 
 import type { Rect } from '../shape/index.ts';
 import { PAPERS, PRINT_STOCKS, type PrintStock } from '../stock/index.ts';
-import { fitText, line, type Mark, type Page, type TextMark, textWidth } from './page.ts';
+import { fitText, textWidth } from './letterWidths.ts';
+import { type LineStyle, line, type Mark, type Page, type TextMark } from './page.ts';
 import { correctionOf, isCorrected, type PageRules, percentOf, printable, UNMEASURED } from './printer.ts';
 
 const HEAD = 8_000;
@@ -61,6 +62,45 @@ const bars = (rules: PageRules): readonly Mark[] => {
   ];
 };
 
+/** What each kind of line says to whoever holds the page, in the order in which they are needed; lines that are told elsewhere have no word. */
+const LINE_WORDS: Readonly<Partial<Record<LineStyle, string>>> = {
+  cut: 'cut',
+  score: 'score',
+  fold: 'fold back',
+  valley: 'fold towards you',
+  stitch: 'sew',
+  glue: 'glue here',
+  guide: 'something stands here',
+  'guide-behind': 'the same, on the back',
+  centre: 'hole, centre',
+  axis: 'centre line, no cut',
+  join: 'pages meet, or stays open',
+};
+
+const stylesIn = (marks: readonly Mark[]): readonly LineStyle[] =>
+  marks.flatMap((mark) => (mark.kind === 'line' ? [mark.style] : mark.kind === 'group' ? stylesIn(mark.marks) : []));
+
+const KEY = { size: 2_000, sample: 8_000, row: 2_700, entry: 34_000 } as const;
+
+/** A key of the lines that a page uses, and of no others, in the strip on its left above the upright bar: to be read from the right. */
+const keyOf = (content: readonly Mark[], rules: PageRules): readonly Mark[] => {
+  const used = new Set(stylesIn(content));
+  const named = (Object.keys(LINE_WORDS) as LineStyle[]).filter((style) => used.has(style));
+  const { x0, y1 } = printable(rules);
+  const low = fieldOf(rules).y0 + BAR + 16_000;
+  const rows = Math.max(1, Math.floor((y1 - HEAD - low) / KEY.entry));
+  return named.flatMap((style, index): readonly Mark[] => {
+    const [x, y] = [x0 + 1_500 + KEY.row * Math.floor(index / rows), low + KEY.entry * (index % rows)];
+    return [
+      line(style, [
+        [x, y],
+        [x, y + KEY.sample],
+      ]),
+      { ...label(LINE_WORDS[style] as string, [x, y + KEY.sample + 1_000], 'start', 90), size: KEY.size } as TextMark,
+    ];
+  });
+};
+
 /** What a page carries in its field, what it is printed on, and what stands on its back where both sides are printed. */
 export type Sheetful = {
   readonly title: string;
@@ -98,6 +138,7 @@ export const makePage = (content: Omit<Sheetful, 'back'>, number: number, count:
       label(fitText(`${heading} · ${content.title}`, 2_600, room), [x0, top], 'start'),
       label(right, [x1, top], 'end'),
       ...bars(rules),
+      ...keyOf(content.marks, rules),
       ...content.marks,
     ],
   };

@@ -48,8 +48,9 @@ const twoSided = (tag: string, width: number, height: number): Drawing => ({
   ],
 });
 
+/** The flags: the key of the page shows a line that is open. */
 const scores = (marks: readonly Mark[]): readonly (readonly Point[])[] =>
-  marks.flatMap((mark) => (mark.kind === 'line' && mark.style === 'score' ? [mark.points] : []));
+  marks.flatMap((mark) => (mark.kind === 'line' && mark.style === 'score' && mark.closed ? [mark.points] : []));
 
 const sorted = (points: readonly Point[]): readonly Point[] => [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
 
@@ -151,7 +152,7 @@ describe('outlines', () => {
     expect(others).toEqual([]);
     expect(page?.parts).toEqual(['1A', '2A']);
     // Every side is as long as it was, however it was turned.
-    const cuts = (page?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.style === 'cut' ? [mark.points] : []));
+    const cuts = (page?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.style === 'cut' && mark.closed ? [mark.points] : []));
     for (const points of cuts)
       expect(
         points

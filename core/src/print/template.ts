@@ -1,7 +1,9 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
-import { bounds, mirroredRing, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { bounds, isConvex, mirroredRing, type Point, type Region, type Ring, rectRing } from '../shape/index.ts';
 import { type Axis, axisLine } from './axis.ts';
-import { type Drawing, fitText, line, type Mark, textWidth } from './page.ts';
+import { type Aside, type Placer, placerFor, pointOn, type Wording, wordsBeside, wordsWithin } from './labels.ts';
+import { type Drawing, line, type Mark } from './page.ts';
+import { moved } from './place.ts';
 
 /** What is printed for a part: its outline, the lines to pencil on, and what it is called. */
 export type Template = {
@@ -11,7 +13,7 @@ export type Template = {
   readonly sizes: string;
   readonly quantity: number;
   readonly region: Region;
-  readonly guides: readonly { readonly face: 'front' | 'back'; readonly outline: Ring; readonly tag: string }[];
+  readonly guides: readonly { readonly face: 'front' | 'back'; readonly region: Region; readonly glued: boolean; readonly tag: string }[];
   /** Centres of holes and pins. */
   readonly centres: readonly Point[];
   /** Lines to score and fold along, each by its two ends. */
@@ -24,202 +26,196 @@ export type Template = {
 
 const TAG_SIZE = 5_000;
 const WORD_SIZE = 2_800;
-const LEAST_SIZE = 1_300;
-
-/** The stretches of 0 … length that none of the spans covers. */
-const gaps = (spans: readonly (readonly [number, number])[], length: number): readonly (readonly [number, number])[] => {
-  const free: (readonly [number, number])[] = [];
-  let from = 0;
-  for (const [start, end] of [...spans, [length, length] as const].sort((a, b) => a[0] - b[0])) {
-    if (start > from) free.push([from, start]);
-    from = Math.max(from, end);
-  }
-  return free;
-};
-
-/** How well a field suits two lines of words: its height counts up to a third of its width. */
-const roominess = ({ x0, y0, x1, y1 }: Rect): number => Math.min(x1 - x0, 3 * (y1 - y0));
-
-/** The roomiest field that no guide crosses, so that words do not stand on lines; the whole template when there is none.
- *  The height is cut into bands at every guide's edge, and each band's free stretches across are compared. */
-const freeField = (guides: readonly Rect[], width: number, height: number): Rect => {
-  const edges = [...new Set([0, height, ...guides.flatMap(({ y0, y1 }) => [y0, y1])])].sort((a, b) => a - b);
-  const fields = edges.slice(1).flatMap((y1, index) => {
-    const y0 = edges[index] as number;
-    const crossing = guides.filter((guide) => guide.y0 < y1 && guide.y1 > y0).map((guide) => [guide.x0, guide.x1] as const);
-    return gaps(crossing, width).map(([x0, x1]): Rect => ({ x0, y0, x1, y1 }));
-  });
-  const whole: Rect = { x0: 0, y0: 0, x1: width, y1: height };
-  const best = fields.reduce((most, field) => (roominess(field) > roominess(most) ? field : most), { x0: 0, y0: 0, x1: 0, y1: 0 });
-  return roominess(best) > 6 * LEAST_SIZE ? best : whole;
-};
 
 const words = (template: Template): string =>
   `${template.name} · ${template.sizes}${template.quantity > 1 ? ` · cut ${template.quantity}` : ''}`;
 
-const block = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] => {
-  const [across, middle, width, height] = [(x0 + x1) / 2, (y0 + y1) / 2, x1 - x0, y1 - y0];
-  const tagSize = Math.min(TAG_SIZE, height * 0.4, width * 0.3);
-  const wordSize = Math.min(WORD_SIZE, height * 0.22, (width * 0.94) / Math.max(1, textWidth(words(template), 1)));
-  const tag: Mark = {
-    kind: 'text',
-    text: template.tag,
-    at: [across, middle + (wordSize < LEAST_SIZE ? 0 : tagSize * 0.35)],
-    size: tagSize,
-    anchor: 'middle',
-    angle: 0,
-  };
-  if (wordSize < LEAST_SIZE) return [tag];
-  return [tag, { kind: 'text', text: words(template), at: [across, middle - tagSize * 0.55], size: wordSize, anchor: 'middle', angle: 0 }];
-};
-
-/** One line of words along the longer side, for strips. */
-const strip = (template: Template, { x0, y0, x1, y1 }: Rect): readonly Mark[] => {
-  const upright = y1 - y0 > x1 - x0;
-  const [length, across] = upright ? [y1 - y0, x1 - x0] : [x1 - x0, y1 - y0];
-  const size = Math.min(WORD_SIZE, across * 0.62);
-  const full = `${template.tag} · ${words(template)}`;
-  const text = textWidth(full, size) <= length * 0.95 ? full : fitText(template.tag, size, length);
-  return [{ kind: 'text', text, at: [(x0 + x1) / 2, (y0 + y1) / 2], size, anchor: 'middle', angle: upright ? 90 : 0 }];
-};
-
-const grainMarks = (template: Template, width: number, height: number): readonly Mark[] => {
-  if (template.grain === null || Math.min(width, height) < 14_000) return [];
-  const [x, y, reach, head] = [width - 5_000, 5_000, 8_000, 1_200];
-  const arrow: Ring =
-    template.grain === 'y'
-      ? [
-          [x - head, y + reach - head],
-          [x, y + reach],
-          [x, y],
-          [x, y + reach],
-          [x + head, y + reach - head],
-        ]
-      : [
-          [x - reach + head, y + head],
-          [x - reach, y],
-          [x, y],
-          [x - reach, y],
-          [x - reach + head, y - head],
-        ];
+/** The tag, and what else is said where there is room for it: below the tag, or beside it on a strip. */
+const wordings = (template: Template): readonly Wording[] => {
+  const { tag } = template;
+  const said = { text: words(template), size: WORD_SIZE };
   return [
-    line('bar', arrow),
-    {
-      kind: 'text',
-      text: 'grain',
-      at: [x - (template.grain === 'y' ? 2_600 : 4_000), y + (template.grain === 'y' ? 4_000 : 2_000)],
-      size: 2_000,
-      anchor: 'middle',
-      angle: template.grain === 'y' ? 90 : 0,
-    },
+    [{ text: tag, size: TAG_SIZE }, said],
+    [{ text: `${tag} · ${said.text}`, size: WORD_SIZE }],
+    [{ text: tag, size: TAG_SIZE }],
+    [{ text: tag, size: WORD_SIZE }],
   ];
 };
 
-const centreOf = (ring: Ring): Point => {
-  const { x0, y0, x1, y1 } = bounds(ring);
-  return [(x0 + x1) / 2, (y0 + y1) / 2];
+const GRAIN = { reach: 4_000, head: 1_200, wide: 6_400 } as const;
+
+/** An arrow along the grain with its word beside it. */
+const grainMarks = ({ grain, region }: Template, placer: Placer): readonly Mark[] => {
+  if (grain === null) return [];
+  const { reach, head, wide } = GRAIN;
+  const { x1, y0 } = bounds(region.outline);
+  const near: Point = [x1, y0];
+  // The block is as the grain runs: it is tried only that way up.
+  const block = grain === 'y' ? { width: wide, height: 2 * reach } : { width: 2 * reach, height: wide };
+  const spot = [true, false].map((shy) => placer.spot(region, block, shy, near)).find((found) => found?.angle === 0);
+  if (!spot) return [];
+  const [x, y] = spot.at;
+  const on = (along: number, across: number): Point => (grain === 'y' ? [x + 1_700 + across, y + along] : [x + along, y + 1_700 + across]);
+  const arrow: Ring = [
+    on(reach - head, -head),
+    on(reach, 0),
+    on(-reach, 0),
+    on(-reach + head, head),
+    on(-reach, 0),
+    on(reach, 0),
+    on(reach - head, head),
+  ];
+  const at: Point = grain === 'y' ? [x - 900, y] : [x, y - 900];
+  return [line('bar', arrow), { kind: 'text', text: 'grain', at, size: 2_000, anchor: 'middle', angle: grain === 'y' ? 90 : 0 }];
 };
 
 const HATCH = 4_000;
 
-/** A light hatch where glue goes: one line to and fro along the falling diagonals, turning on the edges. */
-const hatch = (ring: Ring): readonly Mark[] => {
-  const { x0, y0, x1, y1 } = bounds(ring);
-  const [width, height] = [x1 - x0, y1 - y0];
-  if (Math.min(width, height) < 1_000) return [];
-  const points = Array.from({ length: Math.floor((width + height) / HATCH) }, (_, index): readonly Point[] => {
-    // The diagonal x + y = at, from where it leaves the lower or right edge to where it leaves the left or upper one.
-    const at = (index + 0.5) * HATCH;
-    const ends: readonly [Point, Point] = [
-      [x0 + Math.min(at, width), y0 + Math.max(0, at - width)],
-      [x0 + Math.max(0, at - height), y0 + Math.min(at, height)],
-    ];
-    return index % 2 === 0 ? ends : [ends[1], ends[0]];
-  }).flat();
+/** Where a falling diagonal x + y = at runs within rings, by the even-odd rule: its stretches from the left to the right. */
+const stretchesOf = (rings: readonly Ring[], at: number): readonly (readonly [Point, Point])[] => {
+  const xs = rings.flatMap((ring) =>
+    ring.flatMap(([xa, ya], index) => {
+      const [xb, yb] = ring[(index + 1) % ring.length] as Point;
+      const [one, other] = [xa + ya - at, xb + yb - at];
+      return one > 0 === other > 0 ? [] : [xa + ((xb - xa) * one) / (one - other)];
+    }),
+  );
+  const sorted = xs.toSorted((a, b) => a - b);
+  return Array.from({ length: Math.floor(sorted.length / 2) }, (_, index) => {
+    const [from, to] = [sorted[2 * index] as number, sorted[2 * index + 1] as number];
+    return [
+      [from, at - from],
+      [to, at - to],
+    ] as const;
+  });
+};
+
+/** A light hatch where glue goes, and nowhere else: on a plain shape one line to and fro, turning on its edges; stretch by stretch on others. */
+const hatch = (region: Region): readonly Mark[] => {
+  const { x0, y0, x1, y1 } = bounds(region.outline);
+  if (Math.min(x1 - x0, y1 - y0) < 1_000) return [];
+  const rings = [region.outline, ...region.holes];
+  const diagonals = Array.from({ length: Math.floor((x1 - x0 + y1 - y0) / HATCH) }, (_, index) =>
+    stretchesOf(rings, x0 + y0 + (index + 0.5) * HATCH),
+  );
+  if (region.holes.length > 0 || !isConvex(region.outline)) return diagonals.flat().map((ends) => line('glue', ends));
+  const points = diagonals.flatMap(([ends], index) => (!ends ? [] : index % 2 === 0 ? ends : ends.toReversed()));
   return points.length < 2 ? [] : [line('glue', points)];
 };
 
 const CROSS = 1_500;
 
 /** A small cross where a point of the compass or the drill goes. */
-const centreMarks = ({ centres }: Template): readonly Mark[] =>
-  centres.flatMap(([x, y]) => [
-    line('centre', [
-      [x - CROSS, y],
-      [x + CROSS, y],
-    ]),
-    line('centre', [
-      [x, y - CROSS],
-      [x, y + CROSS],
-    ]),
+export const crossAt = ([x, y]: Point): readonly (readonly [Point, Point])[] => [
+  [
+    [x - CROSS, y],
+    [x + CROSS, y],
+  ],
+  [
+    [x, y - CROSS],
+    [x, y + CROSS],
+  ],
+];
+
+const centreMarks = ({ centres }: Template): readonly Mark[] => centres.flatMap(crossAt).map((ends) => line('centre', ends));
+
+const ringsOf = ({ outline, holes }: Region): readonly Ring[] => [outline, ...holes];
+
+const guideLines = ({ guides }: Template): readonly Mark[] =>
+  guides.flatMap(({ face, region, glued }): readonly Mark[] => [
+    ...ringsOf(region).map((ring) => line(face === 'front' ? 'guide' : 'guide-behind', ring, true)),
+    ...(face === 'front' && glued ? hatch(region) : []),
   ]);
 
-const guideMarks = (template: Template): readonly Mark[] =>
-  template.guides.flatMap(({ face, outline, tag }): Mark[] => {
-    const { x0, y0, x1, y1 } = bounds(outline);
-    const thin = Math.min(x1 - x0, y1 - y0);
-    const size = Math.min(2_600, thin * 0.7);
-    const drawn = line(face === 'front' ? 'guide' : 'guide-behind', outline, true);
-    const glue = face === 'front' ? hatch(outline) : [];
-    if (size < LEAST_SIZE) return [drawn, ...glue];
-    const text = face === 'front' ? tag : `(${tag})`;
-    return [
-      drawn,
-      ...glue,
-      { kind: 'text', text, at: centreOf(outline), size, anchor: 'middle', angle: x1 - x0 < textWidth(text, size) ? 90 : 0 },
-    ];
-  });
+const GUIDE_TAG = 2_600;
 
-/** The back of a template that shows guides of the face behind, as it is seen when the template is turned over. */
-const backMarks = (template: Template, width: number, height: number): readonly Mark[] | null => {
-  const guides = template.guides.filter(({ face }) => face === 'back');
-  if (guides.length === 0) return null;
-  const over = (ring: Ring): Ring => mirroredRing(ring, width);
-  const turnedOver: Template = {
-    ...template,
-    guides: guides.map(({ outline, tag }) => ({ face: 'front', outline: over(outline), tag })),
-  };
-  const words = `${template.tag}, from behind`;
+/** What stands on each guide: its tag, in brackets where it is behind. Tags that find no room go beside. */
+const guideTags = ({ guides }: Template, placer: Placer): { readonly marks: readonly Mark[]; readonly asides: readonly Aside[] } => {
+  const placed = guides
+    .filter(({ tag }) => tag !== '')
+    .map(({ face, region, tag }) => {
+      const text = face === 'front' ? tag : `(${tag})`;
+      return { text, region, marks: wordsWithin(placer, region, [[{ text, size: GUIDE_TAG }]]) };
+    });
+  const asides = placed.flatMap(({ text, region, marks }) => (marks ? [] : [{ text, about: pointOn(region) }]));
+  // What is glued on in many narrow places is named once.
+  const named = new Map(asides.map((aside) => [aside.text, aside]));
+  return { marks: placed.flatMap(({ marks }) => marks ?? []), asides: [...named.values()] };
+};
+
+/** The lines that words keep off. */
+const linesOf = ({ region, guides, scores, axis, centres }: Template): Parameters<typeof placerFor>[0] => {
+  const { x1, y1 } = bounds(region.outline);
   return [
-    ...guideMarks(turnedOver),
-    ...[template.region.outline, ...template.region.holes].map((ring) => line('cut', over(ring), true)),
-    {
-      kind: 'text',
-      text: fitText(words, Math.min(WORD_SIZE, height * 0.3), width),
-      at: [width / 2, height / 2],
-      size: Math.min(WORD_SIZE, height * 0.3),
-      anchor: 'middle',
-      angle: 0,
-    },
+    ...[...guides.flatMap((guide) => ringsOf(guide.region)), ...region.holes].map((points) => ({ points, closed: true })),
+    ...[...scores, ...(axis ? [axisLine(axis, x1, y1)] : [])].map((points) => ({ points, closed: false })),
+    ...centres.map(([x, y]) => ({ points: rectRing(x - CROSS, y - CROSS, x + CROSS, y + CROSS), closed: true })),
   ];
 };
 
-/** A template with all that is drawn on it. */
-export const drawTemplate = (template: Template): Drawing => {
-  const { x1: width, y1: height } = bounds(template.region.outline);
-  const narrow = Math.min(width, height) < 16_000;
-  const behind = backMarks(template, width, height);
-  const field = freeField(
-    template.guides.map(({ outline }) => bounds(outline)),
-    width,
+type Labelled = { readonly marks: readonly Mark[]; readonly high: number; readonly wide: number };
+
+/** All words of a template: tags on its guides, its own, the grain; what finds no room stands above it. */
+const labelled = (template: Template, own: readonly Wording[], height: number): Labelled => {
+  const placer = placerFor(linesOf(template));
+  const tags = guideTags(template, placer);
+  const written = wordsWithin(placer, template.region, own);
+  const asides = written
+    ? tags.asides
+    : [...tags.asides, { text: `${template.tag} · ${words(template)}`, about: pointOn(template.region) }];
+  const beside = wordsBeside(asides, height);
+  return { ...beside, marks: [...tags.marks, ...(written ?? []), ...grainMarks(template, placer), ...beside.marks] };
+};
+
+/** The back of a template that shows guides of the face behind, as it is seen when the template is turned over. */
+const backOf = (template: Template, width: number, height: number): Labelled | null => {
+  const guides = template.guides.filter(({ face }) => face === 'back');
+  if (guides.length === 0) return null;
+  const over = ({ outline, holes }: Region): Region => ({
+    outline: mirroredRing(outline, width),
+    holes: holes.map((hole) => mirroredRing(hole, width)),
+  });
+  const turnedOver: Template = {
+    ...template,
+    region: over(template.region),
+    guides: guides.map((guide) => ({ ...guide, face: 'front', region: over(guide.region) })),
+    grain: null,
+    axis: null,
+    scores: [],
+    centres: [],
+  };
+  const { marks, high, wide } = labelled(
+    turnedOver,
+    [[{ text: `${template.tag}, from behind`, size: WORD_SIZE }], [{ text: template.tag, size: WORD_SIZE }]],
     height,
   );
+  return { high, wide, marks: [...guideLines(turnedOver), ...ringsOf(turnedOver.region).map((ring) => line('cut', ring, true)), ...marks] };
+};
+
+/** A template with all that is drawn on it, its lower left corner at the origin. Words that find no room on it stand above it. */
+export const drawTemplate = (template: Template): Drawing => {
+  const { x1: width, y1: height } = bounds(template.region.outline);
+  const front = labelled(template, wordings(template), height);
+  const behind = backOf(template, width, height);
+  const high = Math.max(front.high, behind?.high ?? 0);
+  // Words beside the back run over its right edge, which is the front's left one.
+  const left = Math.max(0, (behind?.wide ?? 0) - width);
+  const wide = left + Math.max(width, front.wide);
+  const marks: readonly Mark[] = [
+    ...guideLines(template),
+    ...ringsOf(template.region).map((ring) => line('cut', ring, true)),
+    ...template.scores.map((ends) => line('score', ends)),
+    ...(template.axis ? [line('axis', axisLine(template.axis, width, height))] : []),
+    ...centreMarks(template),
+    ...front.marks,
+  ];
   return {
     tag: template.tag,
     name: template.name,
-    width,
-    height,
-    outline: template.region,
-    ...(behind ? { back: behind } : {}),
-    marks: [
-      ...guideMarks(template),
-      line('cut', template.region.outline, true),
-      ...template.region.holes.map((hole) => line('cut', hole, true)),
-      ...template.scores.map((ends) => line('score', ends)),
-      ...(template.axis ? [line('centre', axisLine(template.axis, width, height))] : []),
-      ...centreMarks(template),
-      ...(narrow ? strip(template, field) : block(template, field)),
-      ...grainMarks(template, width, height),
-    ],
+    width: wide,
+    height: height + high,
+    ...(high === 0 && wide === width ? { outline: template.region } : {}),
+    ...(behind ? { back: moved(behind.marks, wide - width - left, 0) } : {}),
+    marks: left === 0 ? marks : moved(marks, left, 0),
   };
 };

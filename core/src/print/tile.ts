@@ -2,7 +2,7 @@
 
 import { letters } from '../cut/index.ts';
 import { bounds, type Rect, rectRing } from '../shape/index.ts';
-import { type Drawing, line, type Mark, type Repeat } from './page.ts';
+import { type Drawing, line, type Mark, type Repeat, type TextMark, textBox } from './page.ts';
 import { clipped, moved, turned } from './place.ts';
 import type { Sheetful } from './sheet.ts';
 
@@ -72,11 +72,11 @@ const matchMark = (x: number, y: number): readonly Mark[] => [
     ],
     true,
   ),
-  line('cut', [
+  line('join', [
     [x - CROSS, y],
     [x + CROSS, y],
   ]),
-  line('cut', [
+  line('join', [
     [x, y - CROSS],
     [x, y + CROSS],
   ]),
@@ -106,7 +106,7 @@ const joins = (grid: Grid, field: Rect): readonly Mark[] => {
 };
 
 /** A map of the tiles in the foot of the page, with this one crossed out. */
-const mapOf = (grid: Grid, column: number, row: number, field: Rect): readonly Mark[] => {
+const mapOf = (grid: Grid, tag: string, column: number, row: number, field: Rect): readonly Mark[] => {
   const [columns, rows] = [grid.x.starts.length, grid.y.starts.length];
   const cell = Math.min(6_000, 7_500 / rows, 40_000 / columns);
   const [left, low] = [field.x1 - columns * cell, field.y0 - 8_500];
@@ -115,15 +115,15 @@ const mapOf = (grid: Grid, column: number, row: number, field: Rect): readonly M
   const here = bounds(box(column, row));
   return [
     ...cells.map(([x, y]) => line('map', box(x, y), true)),
-    line('cut', [
+    line('bar', [
       [here.x0, here.y0],
       [here.x1, here.y1],
     ]),
-    line('cut', [
+    line('bar', [
       [here.x0, here.y1],
       [here.x1, here.y0],
     ]),
-    { kind: 'text', text: `tile ${tileName(column, row)}`, at: [left - 1_500, low + 3_000], size: 2_600, anchor: 'end', angle: 0 },
+    { kind: 'text', text: `${tag} · tile ${tileName(column, row)}`, at: [left - 1_500, low + 3_000], size: 2_600, anchor: 'end', angle: 0 },
   ];
 };
 
@@ -141,6 +141,24 @@ export const tileJoins = (
   return { lying: best !== drawing, x: x.joins, y: y.joins, tiles: x.starts.length * y.starts.length };
 };
 
+const within = (inner: Rect, outer: Rect): boolean =>
+  inner.x0 >= outer.x0 && inner.x1 <= outer.x1 && inner.y0 >= outer.y0 && inner.y1 <= outer.y1;
+
+/** How far a stretch must be moved to lie in another; as far as it goes when it is the longer one. */
+const into = (from: number, to: number, low: number, high: number): number =>
+  from < low ? low - from : to > high ? Math.max(high - to, low - from) : 0;
+
+/** The words that a tile shows: those that lie on it whole; those that no tile has whole, on the one that has their middle, moved onto it. */
+const wordsOf = (marks: readonly TextMark[], window: Rect, windows: readonly Rect[]): readonly Mark[] =>
+  marks.flatMap((mark): readonly Mark[] => {
+    const box = textBox(mark);
+    if (within(box, window)) return [mark];
+    const [x, y] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+    const isMine = windows.find(({ x0, y0, x1, y1 }) => x >= x0 && x <= x1 && y >= y0 && y <= y1) === window;
+    if (!isMine || windows.some((other) => within(box, other))) return [];
+    return moved([mark], into(box.x0, box.x1, window.x0, window.x1), into(box.y0, box.y1, window.y0, window.y1));
+  });
+
 /** Tiles of a drawing, one to a page, column by column from the bottom.
  *  Shape: a drawing → columns × rows sheetfuls that overlap by `overlap` at least, with join lines, match marks and a map. They meet on lines of
  *  the pattern where it has any. The way up that needs fewer tiles is taken. */
@@ -148,26 +166,21 @@ export const tile = (drawing: Drawing, field: Rect, overlap: number): readonly O
   const best = upright(drawing, field, overlap);
   const { tag, name: called } = drawing;
   const grid = gridFor(best, field, overlap);
-  const all = [...best.marks, ...joins(grid, field)];
+  const [words, rest] = [best.marks.filter((mark) => mark.kind === 'text'), best.marks.filter((mark) => mark.kind !== 'text')];
+  const all = [...rest, ...joins(grid, field)];
   const [roomX, roomY] = [field.x1 - field.x0, field.y1 - field.y0];
-  return grid.x.starts.flatMap((x0, column) =>
-    grid.y.starts.map((y0, row): Omit<Sheetful, 'on'> => {
-      const window: Rect = { x0, y0, x1: x0 + roomX, y1: y0 + roomY };
-      const name: Mark = {
-        kind: 'text',
-        text: `${tag} · ${tileName(column, row)}`,
-        at: [field.x0 + 12_000, field.y1 - 9_000],
-        size: 3_600,
-        anchor: 'start',
-        angle: 0,
-      };
-      return {
-        title: `${tag} ${called}, tile ${tileName(column, row)}`,
-        parts: [tag],
-        ink: (drawing.ink ?? 0) / tilesIn(grid),
-        marks: [...moved(clipped(all, window), field.x0 - x0, field.y0 - y0), name, ...mapOf(grid, column, row, field)],
-        back: null,
-      };
-    }),
+  const tiles = grid.x.starts.flatMap((x0, column) =>
+    grid.y.starts.map((y0, row) => ({ column, row, window: { x0, y0, x1: x0 + roomX, y1: y0 + roomY } })),
   );
+  const windows = tiles.map(({ window }) => window);
+  return tiles.map(({ column, row, window }): Omit<Sheetful, 'on'> => {
+    const shown = [...clipped(all, window), ...wordsOf(words, window, windows)];
+    return {
+      title: `${tag} ${called}, tile ${tileName(column, row)}`,
+      parts: [tag],
+      ink: (drawing.ink ?? 0) / tilesIn(grid),
+      marks: [...moved(shown, field.x0 - window.x0, field.y0 - window.y0), ...mapOf(grid, tag, column, row, field)],
+      back: null,
+    };
+  });
 };

@@ -265,7 +265,7 @@ describe('templates', () => {
     const leaf = all.find(({ name }) => name.startsWith('door'));
     const hinge = all.find(({ name }) => name === 'paper hinge');
     const marked = leaf?.guides.find(({ tag }) => tag === 'hinge');
-    const width = Math.max(...(marked?.outline.map(([x]) => x) ?? [0]));
+    const width = Math.max(...(marked?.region.outline.map(([x]) => x) ?? [0]));
     expect(width).toBe(12_000);
     expect(marked?.face).toBe('front');
     expect(hinge?.scores).toEqual([
@@ -293,8 +293,8 @@ describe('templates', () => {
     expect(rung?.sizes).toMatch(/craft stick, .* long/);
     const post = all.find(({ name }) => name === 'post');
     expect(post?.guides.length).toBeGreaterThan(1);
-    for (const { outline } of post?.guides ?? []) {
-      const xs = outline.map(([x]) => x);
+    for (const { region } of post?.guides ?? []) {
+      const xs = region.outline.map(([x]) => x);
       expect(Math.min(...xs)).toBeGreaterThanOrEqual(0);
       expect(Math.max(...xs)).toBeLessThanOrEqual(Math.max(...(post?.region.outline.map(([x]) => x) ?? [])));
     }

@@ -22,9 +22,13 @@ export const paperPlans = (document: SetDocument, needs: readonly PaperNeed[]): 
         size: sizes(width, height),
         width,
         height,
-        rings: [
-          { layer: 'sheet', ring: rectRing(0, 0, width, height) },
-          ...cuts.map((cut) => ({ layer: 'cut' as const, ring: rectRing(cut.x, cut.y, cut.x + cut.width, cut.y + cut.height) })),
+        lines: [
+          { layer: 'sheet', points: rectRing(0, 0, width, height), closed: true },
+          ...cuts.map((cut) => ({
+            layer: 'cut' as const,
+            points: rectRing(cut.x, cut.y, cut.x + cut.width, cut.y + cut.height),
+            closed: true,
+          })),
         ],
         texts: cuts.map((cut) => ({
           at: [cut.x + cut.width / 2, cut.y + cut.height / 2],

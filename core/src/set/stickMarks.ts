@@ -2,7 +2,19 @@
 
 import { outlineOf, type Part, runOf, type Slant, slantsOf, upperOf } from '../assembly/index.ts';
 import type { Template } from '../print/index.ts';
-import { bounds, dot, normalOf, type Point, type Ring, rectRing, signedArea, toSpace, type Vec3 } from '../shape/index.ts';
+import {
+  bounds,
+  common,
+  dot,
+  normalOf,
+  type Point,
+  type Region,
+  type Ring,
+  rectRing,
+  signedArea,
+  toSpace,
+  type Vec3,
+} from '../shape/index.ts';
 import type { DerivedSet, MadePiece } from './derive.ts';
 
 type Guide = Template['guides'][number];
@@ -60,14 +72,21 @@ export const stickMarks = (made: MadePiece, index: number): readonly StickMark[]
 export const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
   const { width, ends } = alongStick(part);
   const length = part.length ?? 0;
-  const guides = stickMarks(made, index).map(({ from, to, tag }): Guide => ({ face: 'front', outline: rectRing(from, 0, to, width), tag }));
   const [lower, upper] = ends;
   const drawn = upper && upper.length === 4 ? upper : undefined;
   const outline = drawn && signedArea(drawn) > 0 ? drawn : rectRing(0, 0, length, width);
+  const region: Region = { outline, holes: [] };
+  const guides = stickMarks(made, index).flatMap(({ from, to, tag }) =>
+    common(region, [{ outline: rectRing(from, 0, to, width), holes: [] }]).map(
+      (stretch): Guide => ({ face: 'front', region: stretch, glued: true, tag }),
+    ),
+  );
   // The cut on the face behind, where it runs elsewhere.
   const behind: Guide[] =
-    lower && drawn && lower.some(([x], at) => Math.abs(x - (drawn[at]?.[0] ?? x)) > 100) ? [{ face: 'back', outline: lower, tag: '' }] : [];
-  return { region: { outline, holes: [] }, guides: [...guides, ...behind], centres: [] };
+    lower && drawn && lower.some(([x], at) => Math.abs(x - (drawn[at]?.[0] ?? x)) > 100)
+      ? [{ face: 'back', region: { outline: lower, holes: [] }, glued: false, tag: '' }]
+      : [];
+  return { region, guides: [...guides, ...behind], centres: [] };
 };
 
 /** Lengths of a stick that are cut and marked alike: their tag, how many there are, how their ends slant, and where something is glued. */

@@ -2,7 +2,19 @@
 import { boxOf, cutRegionOf, guidesOf, type Guide as Mate, type Motion, type Part, slantsOf } from '../assembly/index.ts';
 import { showLength, type Units } from '../measure/index.ts';
 import { axisOf, fieldOf, onFold, type Template } from '../print/index.ts';
-import { bounds, dot, intersection, normalOf, type Point, type Ring, rectRing, signedArea, toPlane, type Vec3 } from '../shape/index.ts';
+import {
+  bounds,
+  dot,
+  intersection,
+  normalOf,
+  type Point,
+  type Region,
+  type Ring,
+  rectRing,
+  signedArea,
+  toPlane,
+  type Vec3,
+} from '../shape/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { slantWords } from './slantWords.ts';
@@ -15,6 +27,10 @@ const sizeText = (width: number, height: number, units: Units): string => `${sho
 
 const homePoint = ([x, y]: Point, x0: number, y0: number): Point => [x - x0, y - y0];
 const home = (ring: Ring, x0: number, y0: number): Ring => ring.map((point) => homePoint(point, x0, y0));
+const homeRegion = ({ outline, holes }: Region, x0: number, y0: number): Region => ({
+  outline: home(outline, x0, y0),
+  holes: holes.map((hole) => home(hole, x0, y0)),
+});
 
 const swingsOf = (made: MadePiece): readonly Swing[] => made.assembly.motions.filter((motion): motion is Swing => motion.kind === 'swing');
 
@@ -31,7 +47,7 @@ const leafOn = (part: Part, swing: Swing): Guide | undefined => {
   const outline = upright
     ? rectRing(low ? x0 : x1 - leaf, y0, low ? x0 + leaf : x1, y1)
     : rectRing(x0, low ? y0 : y1 - leaf, x1, low ? y0 + leaf : y1);
-  return { face, outline, tag: 'hinge' };
+  return { face, region: { outline, holes: [] }, glued: true, tag: 'hinge' };
 };
 
 /** Rounding of slanted faces, and the paper's own thickness. */
@@ -60,7 +76,7 @@ const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly Guide[]
     const [near, far] = [Math.min(0, way * leaf), Math.max(0, way * leaf)];
     const outline = upright ? rectRing(x + near, y + start, x + far, y + end) : rectRing(x + start, y + near, x + end, y + far);
     const shared = intersection(part.region, { outline, holes: [] }).reduce((sum, ring) => sum + signedArea(ring), 0);
-    return shared * 2 > leaf * length ? [{ face, outline, tag: 'hinge' }] : [];
+    return shared * 2 > leaf * length ? [{ face, region: { outline, holes: [] }, glued: true, tag: 'hinge' }] : [];
   });
 };
 
@@ -93,11 +109,14 @@ const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
 /** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
 type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
 
+/** The same with its scores: all that is drawn on a part wherever it is cut, its lower left corner at the origin. */
+export type PartDrawn = Drawn & Pick<Template, 'scores'>;
+
 /** What is rolled is drawn flat: what is glued to it lies elsewhere then. */
 const flatDrawn = (part: Part): Drawn => {
-  const { outline, holes } = cutRegionOf(part);
-  const { x0, y0 } = bounds(outline);
-  return { region: { outline: home(outline, x0, y0), holes: holes.map((hole) => home(hole, x0, y0)) }, guides: [], centres: [] };
+  const cut = cutRegionOf(part);
+  const { x0, y0 } = bounds(cut.outline);
+  return { region: homeRegion(cut, x0, y0), guides: [], centres: [] };
 };
 
 const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn => {
@@ -105,10 +124,10 @@ const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn 
   const cut = cutRegionOf(part);
   const { x0, y0 } = bounds(cut.outline);
   const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? leafBeside(part, swing, made));
-  const guides = mates.map(({ face, outline, part: other }): Guide => ({ face, outline, tag: made.tags[other] ?? '' }));
+  const guides = mates.map(({ part: other, ...guide }): Guide => ({ ...guide, tag: made.tags[other] ?? '' }));
   return {
-    region: { outline: home(cut.outline, x0, y0), holes: cut.holes.map((hole) => home(hole, x0, y0)) },
-    guides: [...guides, ...leaves].map((guide) => ({ ...guide, outline: home(guide.outline, x0, y0) })),
+    region: homeRegion(cut, x0, y0),
+    guides: [...guides, ...leaves].map((guide) => ({ ...guide, region: homeRegion(guide.region, x0, y0) })),
     centres: [...part.centres, ...pinsOn(part, made)].map((point) => homePoint(point, x0, y0)),
   };
 };
@@ -149,6 +168,19 @@ const templateOf = (
     },
   ];
 };
+
+/** All that is drawn on every part that is cut from board, by its id. */
+export const boardDrawings = (derived: DerivedSet): ReadonlyMap<string, PartDrawn> =>
+  new Map(
+    derived.pieces.flatMap(({ made }) => {
+      if (!made) return [];
+      const mates = guidesOf(made.assembly, made.inspection.contacts);
+      return made.assembly.parts.map((part, index): [string, PartDrawn] => [
+        part.id,
+        { ...boardDrawn(made, part, mates[index] ?? []), scores: scoresOf(part) },
+      ]);
+    }),
+  );
 
 /** A strip of paper with a leaf on either side of its score, as long as the door. */
 const hingeTemplates = (piece: DerivedPiece, made: MadePiece, units: Units): readonly Template[] =>
@@ -208,7 +240,7 @@ export const templatesOf = (
     const { made } = piece;
     if (made === null || (wanted.pieces !== null && !wanted.pieces.includes(piece.id))) return [];
     const grained = (board: string) => document.boards.find(({ id }) => id === board)?.grain === 'along';
-    const mates = guidesOf(made.assembly.parts, made.inspection.contacts);
+    const mates = guidesOf(made.assembly, made.inspection.contacts);
     const parts = made.assembly.parts.flatMap((part, index) =>
       templateOf(piece, made, index, document.units, grained(part.stock), mates[index] ?? []),
     );
