@@ -11,7 +11,7 @@ export { CornerHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } f
 export { InkChoice } from './InkChoice.tsx';
 export { Keys } from './Keys.tsx';
 export { LookSwatch } from './LookSwatch.tsx';
-export { MarginNote } from './MarginNote.tsx';
+export { MarginNotes, notesOf } from './MarginNotes.tsx';
 export { Marks } from './Marks.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { paintedMarks } from './markCanvas.ts';

@@ -2,7 +2,7 @@ import { type Finish, type Look, mainColour } from '@parlor/core/cover';
 import { type DerivedCovering, type DerivedPiece, neighbours } from '@parlor/core/set';
 import type { Vec3 } from '@parlor/core/shape';
 import { useNeeds, useSet } from '../../state/index.ts';
-import { type Foretaste, MarginNote } from '../../ui/index.ts';
+import { type Foretaste, MarginNotes, notesOf } from '../../ui/index.ts';
 import { AgainstDoll, Dressed } from './Dressed.tsx';
 import { Needs } from './Needs.tsx';
 import { Beside } from './Palette.tsx';
@@ -54,14 +54,9 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch, reach }: Prop
       <div className="space-y-6 mt-3 pb-4">
         <div className="@container">
           <div className="grid @min-[31rem]:grid-cols-2 gap-6 items-start mb-6 empty:hidden">
-            <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-              {notes.map((finding) => (
-                <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)} ${JSON.stringify(finding.numbers)}`} finding={finding} />
-              ))}
-              {needed && notes.length === 0 && needed.needs.length > 0 && (
-                <li className="font-hand text-body text-moss">Nothing to note: enough paper, no raw edge in sight.</li>
-              )}
-            </ul>
+            <MarginNotes notes={notesOf(notes)}>
+              {needed && needed.needs.length > 0 && 'Nothing to note: enough paper, no raw edge in sight.'}
+            </MarginNotes>
             {beside.length > 0 && (
               <section aria-label="Colours side by side">
                 <h3 className="text-small text-graphite mb-1.5">side by side on it</h3>

@@ -1,7 +1,7 @@
 import type { SetDocument } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
-import { Button, MarginNote, Spread } from '../../ui/index.ts';
+import { Button, MarginNotes, notesOf, Spread } from '../../ui/index.ts';
 import { BoardCard } from './BoardCard.tsx';
 import { BoardFiles } from './BoardFiles.tsx';
 import { ClothAtHand } from './ClothAtHand.tsx';
@@ -50,16 +50,7 @@ const Notes = () => {
   );
   const about = useAppSelector((state) => state.derived.cuttingFindings);
   if (found.length + about.length === 0) return null;
-  return (
-    <ul className="space-y-3 mb-5" aria-label="Margin notes">
-      {about.map((finding) => (
-        <MarginNote key={JSON.stringify([finding.code, finding.where, finding.numbers])} finding={finding} />
-      ))}
-      {found.map(({ name, finding }) => (
-        <MarginNote key={`${name} ${JSON.stringify(finding.where)}`} finding={finding} of={name} />
-      ))}
-    </ul>
-  );
+  return <MarginNotes notes={[...notesOf(about), ...found.map(({ name, finding }) => ({ finding, of: name }))]} className="mb-5" />;
 };
 
 /** The boards at hand, and how the set's parts lie on them. */

@@ -5,7 +5,7 @@ import { clothThickness } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Choice, MarginNote, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
 import { ClothFlat } from './ClothFlat.tsx';
 import { Fields } from './Fields.tsx';
 import { Head } from './Head.tsx';
@@ -113,12 +113,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
 };
 
 export const Notes = ({ piece }: { readonly piece: DerivedPiece }) => (
-  <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-    {piece.findings.map((finding, index) => (
-      <MarginNote key={`${finding.code} ${index}`} finding={finding} />
-    ))}
-    {piece.findings.length === 0 && <li className="font-hand text-body text-moss">Nothing to note.</li>}
-  </ul>
+  <MarginNotes notes={notesOf(piece.findings)}>Nothing to note.</MarginNotes>
 );
 
 /** A thing of cloth: its pattern flat on one page, sewn on the other. */

@@ -6,7 +6,7 @@ import { PRINT_STOCKS } from '@parlor/core/stock';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useGoodPaper, useUnits } from '../../state/index.ts';
-import { Choice, MarginNote, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, usePicturesCame } from '../../ui/index.ts';
 import { Head } from './Head.tsx';
 import { Player } from './Player.tsx';
 import { takenWords } from './Takes.tsx';
@@ -121,14 +121,7 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
           )}
         </ul>
       </section>
-      <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-        {piece.findings.map((finding, index) => (
-          <MarginNote key={`${finding.code} ${index}`} finding={finding} />
-        ))}
-        {piece.findings.length === 0 && (
-          <li className="font-hand text-body text-moss">Nothing to note: it folds, it closes, it can be read.</li>
-        )}
-      </ul>
+      <MarginNotes notes={notesOf(piece.findings)}>Nothing to note: it folds, it closes, it can be read.</MarginNotes>
     </div>
   );
 };

@@ -4,7 +4,7 @@ import type { GoodSheet } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { useDerivedPiece, useScale, useSet } from '../../state/index.ts';
-import { Choice, MarginNote, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
 import { ClothGood } from './ClothGood.tsx';
 import { Decided } from './Decided.tsx';
 import { FlatNet } from './FlatNet.tsx';
@@ -91,11 +91,7 @@ const PaperGood = ({ good }: { readonly good: Good }) => {
             }}
           />
         ) : (
-          <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-            {(piece?.findings ?? []).map((finding, index) => (
-              <MarginNote key={`${finding.code} ${index}`} finding={finding} />
-            ))}
-          </ul>
+          <MarginNotes notes={notesOf(piece?.findings ?? [])} />
         )
       }
     />

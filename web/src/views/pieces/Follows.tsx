@@ -2,7 +2,7 @@ import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet } from '../../state/index.ts';
-import { Button, MarginNote, Patience, useLong } from '../../ui/index.ts';
+import { Button, MarginNotes, notesOf, Patience, useLong } from '../../ui/index.ts';
 import { buildStepsOf } from './buildSteps.ts';
 import { FitRule } from './FitRule.tsx';
 import { ModelStage } from './ModelStage.tsx';
@@ -66,12 +66,9 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           ) : (
             <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
           )}
-          <ul className="space-y-3 @max-[31rem]:order-first" aria-label="Margin notes" data-testid="notes">
-            {findings.map((finding) => (
-              <MarginNote key={`${finding.code} ${JSON.stringify(finding.where)}`} finding={finding} />
-            ))}
-            {findings.length === 0 && <li className="font-hand text-body text-moss">Nothing to note: it fits, it stands, it closes.</li>}
-          </ul>
+          <MarginNotes notes={notesOf(findings)} className="@max-[31rem]:order-first">
+            Nothing to note: it fits, it stands, it closes.
+          </MarginNotes>
         </div>
       </div>
     </div>

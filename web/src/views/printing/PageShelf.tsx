@@ -1,10 +1,10 @@
-import type { Finding, SetDocument } from '@parlor/core/set';
+import type { SetDocument } from '@parlor/core/set';
 import { PRINT_STOCKS } from '@parlor/core/stock';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useCallback, useId, useState } from 'react';
 import { Link } from 'react-router';
 import { type PageInfo, type PagesReply, tagPointed, useAppDispatch, useSet } from '../../state/index.ts';
-import { Button, Check, MarginNote, Sheet, useArrows } from '../../ui/index.ts';
+import { Button, Check, MarginNotes, notesOf, Sheet, useArrows } from '../../ui/index.ts';
 import { PagePicture } from './PagePicture.tsx';
 
 /** The piece that a part belongs to, found by the number that its tag begins with. */
@@ -102,8 +102,6 @@ type Props = {
   readonly find: string;
 };
 
-const keyOf = (finding: Finding): string => JSON.stringify([finding.code, 'paper' in finding ? finding.paper : '', finding.numbers]);
-
 /** The pages, each with a box to tick, what is on it, and the way to its parts. */
 export const PageShelf = ({ reply, chosen, onChoose, find }: Props) => {
   const { made, pages, findings } = reply;
@@ -119,13 +117,7 @@ export const PageShelf = ({ reply, chosen, onChoose, find }: Props) => {
   const all = chosen.size === pages.length;
   return (
     <>
-      {findings.length > 0 && (
-        <ul className="space-y-2 mb-4" aria-label="What to look at before printing">
-          {findings.map((finding) => (
-            <MarginNote key={keyOf(finding)} finding={finding} />
-          ))}
-        </ul>
-      )}
+      {findings.length > 0 && <MarginNotes notes={notesOf(findings)} label="What to look at before printing" className="mb-4" />}
       {pages.length > 1 && (
         <div className="flex flex-wrap items-end gap-x-4 gap-y-1 mb-3">
           <div>

@@ -4,7 +4,7 @@ import { goesInto, type Placed, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
-import { Choice, canDrawModel, MarginNote, PieceModel, Size, SizeField } from '../../ui/index.ts';
+import { Choice, canDrawModel, MarginNotes, PieceModel, Size, SizeField } from '../../ui/index.ts';
 import { Differences } from './Differences.tsx';
 import { drapesOf } from './drapes.ts';
 import { OnTheWall } from './OnTheWall.tsx';
@@ -153,18 +153,14 @@ export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onC
       </section>
       {arranged.room.shells.length > 0 && <Differences room={arranged.room} />}
       {made && <Stored arranged={arranged} shell={made} />}
-      <ul className="space-y-3" aria-label="Margin notes" data-testid="notes">
-        {notes.map((finding, index) => (
-          <MarginNote
-            key={`${finding.code} ${index}`}
-            finding={finding}
-            of={finding.where.pieceId === piece.id ? undefined : nameOf(finding.where.pieceId)}
-          />
-        ))}
-        {notes.length === 0 && (
-          <li className="font-hand text-body text-moss">Nothing to note: all stands free, opens, and can be reached.</li>
-        )}
-      </ul>
+      <MarginNotes
+        notes={notes.map((finding) => ({
+          finding,
+          of: finding.where.pieceId === piece.id ? undefined : nameOf(finding.where.pieceId),
+        }))}
+      >
+        Nothing to note: all stands free, opens, and can be reached.
+      </MarginNotes>
     </div>
   );
 };

@@ -5,7 +5,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { useDerivedPiece, useEdit, useScale, useSet } from '../../state/index.ts';
-import { Button, cx, Decision, MarginNote, Sheet, Spread, TextField } from '../../ui/index.ts';
+import { Button, cx, Decision, MarginNotes, notesOf, Sheet, Spread, TextField } from '../../ui/index.ts';
 import { AsWide } from './AsWide.tsx';
 import { Follows } from './Follows.tsx';
 import { Joining } from './Joining.tsx';
@@ -220,11 +220,7 @@ const planShape = ({ space: { ring } }: Arranged): number => {
 const Unbuilt = ({ piece }: { readonly piece: NonNullable<ReturnType<typeof useDerivedPiece>> }) => (
   <div>
     <h2 className="text-head">{piece.name}</h2>
-    <ul className="space-y-3 mt-4" aria-label="Margin notes" data-testid="notes">
-      {piece.findings.map((finding) => (
-        <MarginNote key={finding.code} finding={finding} />
-      ))}
-    </ul>
+    <MarginNotes notes={notesOf(piece.findings)} className="mt-4" />
   </div>
 );
 
