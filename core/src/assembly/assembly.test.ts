@@ -113,7 +113,19 @@ describe('the truth test', () => {
         clear: { min: [0, 0, 0], max: [0, 0, 0] },
         motions: [],
       }),
-    ).toMatchObject({ loose: [0, 1], closes: true });
+    ).toMatchObject({ loose: [1], closes: true });
+  });
+
+  it('takes one part alone, and what lies on the ground by itself, for whole things; what stands on an edge is held by nothing', () => {
+    const plate = (x: number) => part(rectRing(0, 0, 30_000, 30_000), 3_000, { ...LYING, origin: [x, 0, 30_000] });
+    const upright = part(rectRing(0, 0, 50_000, 40_000), 5_000, { ...FLAT, origin: [100_000, 0, 0] });
+    const loose = (parts: readonly Part[]): readonly number[] => {
+      const whole = around(parts.map(boxOf));
+      return inspect({ parts, outside: whole, clear: whole, motions: [] }).loose;
+    };
+    expect(loose([upright])).toEqual([]);
+    expect(loose([plate(0), plate(40_000), plate(80_000)])).toEqual([]);
+    expect(loose([plate(0), upright])).toEqual([1]);
   });
 
   it('leaves matter out of holes: a peg through a ring touches it all round and shares no volume', () => {

@@ -15,7 +15,7 @@ export type Inspection = {
   readonly closes: boolean;
   /** No carcass part stands in the clear space. */
   readonly clearIsFree: boolean;
-  /** Parts, by index, that nothing holds: no contact, and no hinge. */
+  /** Parts, by index, that nothing holds: no contact, no hinge, and they do not lie on the ground by themselves. */
   readonly loose: readonly number[];
   /** Doors, drawers and trays that cannot move as they should. */
   readonly stopped: readonly Stopped[];
@@ -37,12 +37,26 @@ const intrudes = (box: Box, clear: Box): boolean =>
     (axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number),
   );
 
+/** What lies on the ground by itself and is no more than so many times as high as its foot is wide stays there: a plate, a pencil. Common practice, no source. */
+const STEADY = 3;
+
+const liesByItself = ({ min, max }: Box, ground: number): boolean =>
+  min[1] <= ground + TOUCH && max[1] - min[1] <= STEADY * Math.min(max[0] - min[0], max[2] - min[2]);
+
+/** Parts that nothing holds. One part alone is a whole thing; so is what lies on the ground by itself. */
+const looseIn = ({ parts, outside }: Assembly, boxes: readonly Box[], contacts: readonly Contact[]): readonly number[] => {
+  if (parts.length === 1) return [];
+  const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
+  return parts.flatMap((part, index) =>
+    part.held === 'glue' && !touched.has(index) && !liesByItself(boxes[index] as Box, outside.min[1]) ? [index] : [],
+  );
+};
+
 /** Computes, and does not assume, that an assembly is right: interference, contacts, closure, clear space, loose parts, and what moves. */
 export const inspect = (assembly: Assembly): Inspection => {
   const { parts } = assembly;
   const boxes = parts.map(boxOf);
   const contacts = findContacts(parts, boxes);
-  const touched = new Set(contacts.flatMap(({ a, b }) => [a, b]));
   const within = parts.some(leans) ? TOUCH : 0;
   return {
     boxes,
@@ -50,7 +64,7 @@ export const inspect = (assembly: Assembly): Inspection => {
     contacts,
     closes: parts.length > 0 && sameBox(around(boxes.filter((_, index) => !standsOut(parts[index] as Part))), assembly.outside, within),
     clearIsFree: parts.every((part, index) => !stands(part) || !intrudes(boxes[index] as Box, assembly.clear)),
-    loose: parts.flatMap((part, index) => (part.held === 'glue' && !touched.has(index) ? [index] : [])),
+    loose: looseIn(assembly, boxes, contacts),
     stopped: stoppedMotions(parts, assembly.motions, boxes),
   };
 };

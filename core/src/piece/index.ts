@@ -65,6 +65,7 @@ export {
   type Shell,
   sideName,
 } from './room/room.ts';
+export { isOfOpening } from './room/opened.ts';
 export { type PlanBetween, type PlanOfRoom, type PlanOpening, type PlanSide, roomPlan } from './room/roomPlan.ts';
 export { packingFor, type StandingShell, standTogether } from './room/together.ts';
 export { viewSize } from './room/view.ts';

@@ -1,5 +1,6 @@
 // µm, doll size. Where the boards of a wall meet, as it is seen from inside, and what hides it: strips on the wall, and what stands or hangs before it.
 import { type Box, boxOf, type Part, upperOf } from '../assembly/index.ts';
+import { isOfOpening } from '../piece/index.ts';
 import { normalOf, type Point, toSpace } from '../shape/index.ts';
 import { type Elevation, elevationOf, seenAt, seenBy, viewOf } from './elevation.ts';
 import type { Standing } from './place.ts';
@@ -114,7 +115,8 @@ type Bare = Joint & { readonly side: number; readonly bare: readonly Stretch[] }
 const facing = (wall: readonly Part[], face: number): readonly Part[] =>
   wall.filter((part) => {
     const far = Math.max(...upperOf(part).outline.map((point) => toSpace(part.pose, point, part.thickness)[2]));
-    return part.stuff === 'board' && normalOf(part.pose)[2] > 0.999 && Math.abs(far - face) <= ONE;
+    // Glazing bars that are flush with the wall are no boards of it.
+    return part.stuff === 'board' && !isOfOpening(part) && normalOf(part.pose)[2] > 0.999 && Math.abs(far - face) <= ONE;
   });
 
 /** The parts whose faces are what is seen of a wall from inside, by their ids. */

@@ -2,7 +2,7 @@
 import { cutThicknessOf, type Part } from '../assembly/index.ts';
 import type { CutGroup, Trim } from '../cut/index.ts';
 import { dollOf, UM } from '../measure/index.ts';
-import { boardFor, type Casework, layersFor } from '../piece/index.ts';
+import { boardFor, type Casework, isOfOpening, layersFor } from '../piece/index.ts';
 import { bounds } from '../shape/index.ts';
 import { asSold, type Board, thicknessOf, USUAL_SHEETS, type UsualSheet } from '../stock/index.ts';
 import type { Finding, Mend } from './finding.ts';
@@ -78,10 +78,17 @@ export const partsJoined = ({ piece, means, trim, built, joined }: Judged): read
 /** A strip of board under twice its thickness crumbles under the knife. Common practice, no source. */
 const NARROW = 2;
 
+/** Trim that is glued down along its whole length may be narrower: half the board, and no less than this. Common practice, no source. */
+const TRIM = 0.5;
+const LEAST_TRIM = 2 * UM.mm;
+
+const isTrim = (part: Part): boolean => part.role === 'border' || isOfOpening(part);
+
 export const tooNarrow = ({ piece, built, groups }: Judged): readonly Finding[] =>
   groups.flatMap((group): readonly Finding[] => {
-    const [width, least] = [Math.min(group.width, group.height), NARROW * group.thickness];
     const first = built.assembly.parts[group.parts[0] as number] as Part;
+    const least = isTrim(first) ? Math.max(LEAST_TRIM, TRIM * group.thickness) : NARROW * group.thickness;
+    const width = Math.min(group.width, group.height);
     if (group.stuff !== 'board' || first.role === 'fitting' || width >= least) return [];
     const where = { pieceId: piece.id, partIds: idsOf(built.assembly, group.parts) };
     return [

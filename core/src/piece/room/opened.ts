@@ -44,3 +44,6 @@ export type PutIn = {
   readonly motions: readonly Motion[] /** Corners that it reaches to in space. */;
   readonly reach: readonly Vec3[];
 };
+
+/** Whether a part of a room belongs to what fills an opening of a wall, by its id: wall, opening, part. */
+export const isOfOpening = ({ id }: Pick<Part, 'id'>): boolean => /\/(wall|between)-\d+\/[a-z]+-\d+\//.test(id);

@@ -11,7 +11,8 @@ import { Steps } from './Steps.tsx';
 
 const verdict = ({ inspection, assembly }: MadePiece): string => {
   const right = inspection.closes && inspection.clearIsFree && inspection.interference.length === 0 && inspection.loose.length === 0;
-  return `${assembly.parts.length} parts · ${right ? 'closes exactly' : 'does not close'}`;
+  const count = assembly.parts.length;
+  return `${count} ${count === 1 ? 'part' : 'parts'} · ${right ? 'closes exactly' : 'does not close'}`;
 };
 
 /** A large set takes a moment when it is opened. */
