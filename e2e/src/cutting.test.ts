@@ -218,7 +218,7 @@ describe('parts laid by hand', () => {
 describe('what is larger than every sheet', () => {
   it('is joined, and said; or left, when the maker says so', async () => {
     await h.go('/sets/night-ferry-hall/cutting');
-    await h.reads('[data-finding="part-joined"]', /Joined of several.*Kiosk back shelf.*made of 2 pieces/s);
+    await h.reads('[data-finding="part-joined"]', /Made from several pieces.*Kiosk back shelf.*made of 2 pieces/s);
     await h.press('are left');
     await h.reads('[data-finding="part-larger-than-board"]', /3C back is/);
     await h.press('are joined');

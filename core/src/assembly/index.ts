@@ -26,5 +26,5 @@ export {
   standsOut as standsOutOf,
   upperOf,
 } from './part.ts';
-export { type Spliced, spliced } from './splice.ts';
+export { JOINTS, type Joints, type Spliced, spliced } from './splice.ts';
 export type { Contact, FaceName } from './touching.ts';

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { UM } from '../measure/index.ts';
 import { openKernel, solidOf } from '../piece/kernel.testing.ts';
 import { bounds, rectRing, regionArea } from '../shape/index.ts';
-import { type Assembly, findInterference, inspect, type Part, spliced } from './index.ts';
+import { type Assembly, boxOf, findInterference, inspect, type Part, spliced } from './index.ts';
 
 let kernel: ManifoldToplevel;
 beforeAll(async () => {
@@ -69,6 +69,39 @@ describe('parts larger than every sheet', () => {
     const pieces = sizes(made.assembly.parts);
     expect(pieces.length).toBe(2);
     expect(pieces.every((size) => size.startsWith('18 × '))).toBe(true);
+  });
+
+  it('what lies on the ground gets a whole second layer under all that stands there, its joints elsewhere, so that it does not rock', () => {
+    const [w, d] = [48 * inch, 18 * inch];
+    const floor = board('floor', w, d, { origin: [0, 0, d], u: [1, 0, 0], v: [0, 0, -1] });
+    const wall = board('wall', w, 10 * inch, { origin: [0, 0, -T], u: [1, 0, 0], v: [0, 1, 0] });
+    const whole: Assembly = {
+      parts: [floor, wall],
+      outside: { min: [0, 0, -T], max: [w, 10 * inch, d] },
+      clear: { min: [0, T, 0], max: [w, 10 * inch, d] },
+      motions: [],
+    };
+    const made = spliced(whole, from(20 * inch, 30 * inch));
+    const under = made.assembly.parts.filter(({ id }) => id.startsWith('floor under'));
+    expect(made.spliced.find(({ part }) => part === 'floor')).toMatchObject({ layered: true, strips: under.map(({ id }) => id) });
+    // All that lies lower than the ground is that layer, and it is as large as floor and wall together.
+    expect(made.assembly.parts.filter((part) => boxOf(part).min[1] < 0)).toEqual(under);
+    expect(under.reduce((sum, { region }) => sum + regionArea(region), 0)).toBe(w * (d + T));
+    const joint = (parts: readonly Part[]): number =>
+      Math.max(...parts.filter((part) => boxOf(part).min[0] === 0).map((part) => boxOf(part).max[0]));
+    const above = made.assembly.parts.filter(({ id }) => id.startsWith('floor piece'));
+    expect(Math.abs(joint(under) - joint(above))).toBeGreaterThanOrEqual(10 * T);
+    expect(inspect(made.assembly)).toMatchObject({ interference: [], closes: true, loose: [] });
+  });
+
+  it('joints of upright parts run as they were told to', () => {
+    const wall = board('wall', 44 * inch, 36 * inch, FACING);
+    const joints = (how: 'upright' | 'lying') =>
+      spliced(assembly([wall], 44 * inch, 36 * inch, T), from(20 * inch, 60 * inch), how).assembly.parts.flatMap(({ id, region }) =>
+        id.startsWith('wall piece') ? [bounds(region.outline)] : [],
+      );
+    expect(joints('upright').every(({ y0, y1 }) => y0 === 0 && y1 === 36 * inch)).toBe(true);
+    expect(joints('lying').every(({ x0, x1 }) => x0 === 0 && x1 === 44 * inch)).toBe(true);
   });
 
   it('the joint is put behind what stands there, and needs no trim', () => {

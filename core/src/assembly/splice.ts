@@ -4,8 +4,10 @@ import {
   add,
   bounds,
   dot,
+  hullOf,
   intersection,
   isInRing,
+  merged,
   normalOf,
   type Point,
   type Rect,
@@ -18,9 +20,10 @@ import {
   type Vec3,
 } from '../shape/index.ts';
 import { findContacts, outlineOf } from './contacts.ts';
+import { TOUCH } from './convex.ts';
 import { findInterference } from './interference.ts';
-import type { Assembly, Part } from './part.ts';
-import { type FitsBoard, type Joint, linesOn, openingsOf, planOf, side } from './splicePlan.ts';
+import { type Assembly, boxOf, isSquare, type Part } from './part.ts';
+import { type FitsBoard, type Joint, linesOn, openingsOf, type Plan, planOf, side } from './splicePlan.ts';
 import type { Contact } from './touching.ts';
 
 /** A part that was joined: the ids of its pieces and of the strips behind its joints, and what hides each joint. */
@@ -32,7 +35,13 @@ export type Spliced = {
   /** Names of the parts that stand on a joint and hide it; a joint that nothing hides is to be covered by a trim. */
   readonly behind: readonly string[];
   readonly open: number;
+  /** It lies on the ground, and what holds it is a whole second layer under all that stands there. */
+  readonly layered: boolean;
 };
+
+/** Which way joints of what stands upright run: wherever it is best, upright or lying. */
+export const JOINTS = ['best', 'upright', 'lying'] as const;
+export type Joints = (typeof JOINTS)[number];
 
 /** A strip of board behind a joint is so many boards wide: half of it holds on either side. Common practice, no source. */
 const STRIP = 8;
@@ -157,10 +166,87 @@ const stripsFor = (
   return lengthOf(other) > 1.25 * lengthOf(one) ? other : one;
 };
 
+/** The axes across which a part may be cut so that its joints run as they were told to. What lies has neither. */
+const axesFor = ({ pose }: Part, joints: Joints): readonly (0 | 1)[] => {
+  if (joints === 'best' || Math.abs(normalOf(pose)[1]) > 0.7) return [0, 1];
+  const across = Math.abs(pose.v[1]) > 0.7 ? 0 : 1;
+  return [joints === 'upright' ? across : across === 0 ? 1 : 0];
+};
+
+const planned = (
+  part: Part,
+  fits: FitsBoard,
+  joints: Joints,
+  ...rest: readonly [...Parameters<typeof linesOn>, readonly Joint[]]
+): Plan | undefined => {
+  const [parts, index, contacts, beside] = rest;
+  const how = [bounds(part.region.outline), part, fits, linesOn(parts, index, contacts), openingsOf(part.region), beside] as const;
+  // A joint that runs the other way is better than none.
+  return planOf(...how, axesFor(part, joints)) ?? planOf(...how);
+};
+
+/** Where a part stands on the ground, in the plane of another that lies there. */
+const footOf = (part: Part, plane: Part['pose'], ground: number): readonly Region[] => {
+  if (part.stuff !== 'board' || boxOf(part).min[1] > ground + TOUCH) return [];
+  if (Math.abs(normalOf(part.pose)[1]) > 0.999)
+    return [{ outline: part.region.outline.map((point): Point => toPlane(plane, toSpace(part.pose, point))), holes: [] }];
+  const low = [0, part.thickness].flatMap((height) =>
+    part.region.outline.map((point) => toSpace(part.pose, point, height)).filter(([, y]) => y < ground + TOUCH),
+  );
+  const foot = hullOf(low.map((point): Point => toPlane(plane, point).map(Math.round) as unknown as Point));
+  return foot.length > 2 ? [{ outline: foot, holes: [] }] : [];
+};
+
+const liesOn = (part: Part, ground: number): boolean =>
+  Math.abs(normalOf(part.pose)[1]) > 0.999 && boxOf(part).min[1] <= ground + TOUCH && isSquare(part);
+
+/** A whole layer under a part that lies on the ground and all that stands there beside it, its joints away from the part's: a strip would make it rock. */
+const layerUnder = (part: Part, assembly: Assembly, joints: readonly Joint[], made: readonly Part[], fits: FitsBoard): readonly Part[] => {
+  const ground = assembly.outside.min[1];
+  const [x, y, z] = part.pose.origin;
+  const pose = { ...part.pose, origin: [x, y - part.thickness, z] as Vec3 };
+  const { x0, y0, x1, y1 } = bounds(part.region.outline);
+  const middle: Point = [(x0 + x1) / 2, (y0 + y1) / 2];
+  const inSpace = toSpace(pose, middle);
+  const isThere = made.some((other) => {
+    const at = toPlane(other.pose, inSpace);
+    return other.role === 'strip' && boxOf(other).max[1] <= ground + TOUCH && isInRing(other.region.outline, at[0], at[1]);
+  });
+  if (isThere) return [];
+  const region = merged(assembly.parts.flatMap((other) => footOf(other, part.pose, ground))).find(({ outline }) =>
+    isInRing(outline, ...middle),
+  );
+  if (!region) return [];
+  const whole: Part = {
+    ...part,
+    id: `${part.id} under`,
+    name: `second layer under the ${part.name}`,
+    role: 'strip',
+    region: { outline: region.outline, holes: [] },
+    pose,
+    grain: 'any',
+    held: 'glue',
+    centres: [],
+    scores: undefined,
+  };
+  const plan = planOf(bounds(region.outline), whole, fits, [], [], joints);
+  if (!plan) return [];
+  return plan.pieces
+    .flatMap((box) => within(whole.region, box))
+    .map((piece, index) => ({ ...whole, id: `${whole.id} ${index + 1}`, name: `${whole.name}, piece ${index + 1}`, region: piece }));
+};
+
 /** Joins parts of board that are larger than every sheet of several, with strips behind the joints.
  *  Shape: assembly → the same with each such part replaced by its pieces and their strips, and who was joined. Doors and whatever moves
  *  stay as they are, and so does what no straight joints part. Units: µm, doll size. */
-export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembly: Assembly; readonly spliced: readonly Spliced[] } => {
+export const spliced = (
+  assembly: Assembly,
+  fits: FitsBoard,
+  joints: Joints = 'best',
+): {
+  readonly assembly: Assembly;
+  readonly spliced: readonly Spliced[];
+} => {
   const moving = new Set(assembly.motions.flatMap(({ parts }) => parts));
   const large = assembly.parts.flatMap((part, index) => {
     if (part.stuff !== 'board' || part.flat || part.upper) return [];
@@ -178,8 +264,7 @@ export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembl
     const beside = contacts.flatMap(({ a, b, faceA, faceB }) =>
       (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge' ? (jointsOf.get(a === index ? b : a) ?? []) : [],
     );
-    const holes = openingsOf(part.region);
-    const plan = planOf(bounds(part.region.outline), part, fits, linesOn(assembly.parts, index, contacts), holes, beside);
+    const plan = planned(part, fits, joints, assembly.parts, index, contacts, beside);
     if (!plan) continue;
     const regions = plan.pieces.flatMap((box) => within(part.region, box));
     jointsOf.set(index, plan.joints);
@@ -187,7 +272,10 @@ export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembl
     // What stands on a joint holds it, and so does a layer glued over it.
     const layered = contacts.some(({ a, b, faceA, faceB }) => (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge');
     const strips: Part[] = [];
-    if (!layered) for (const joint of plan.joints) strips.push(...stripsFor(part, joint, assembly, contacts, [...made, ...strips], fits));
+    const lies = !layered && liesOn(part, assembly.outside.min[1]);
+    if (lies) strips.push(...layerUnder(part, assembly, plan.joints, made, fits));
+    else if (!layered)
+      for (const joint of plan.joints) strips.push(...stripsFor(part, joint, assembly, contacts, [...made, ...strips], fits));
     made.push(...strips);
     instead.set(index, [...pieces, ...strips]);
     joined.push({
@@ -197,6 +285,7 @@ export const spliced = (assembly: Assembly, fits: FitsBoard): { readonly assembl
       strips: strips.map(({ id }) => id),
       behind: [...new Set(plan.joints.flatMap(({ behind }) => behind ?? []))],
       open: plan.joints.filter(({ behind }) => behind === null).length,
+      layered: lies,
     });
   }
   const parts = assembly.parts.flatMap((part, index) => instead.get(index) ?? [part]);

@@ -53,7 +53,7 @@ const MOST_WAYS = 3_000;
 const DEEP = 120;
 
 /** The cheapest way to part a rectangle: few pieces, joints that something hides, no joint through an opening, none on a joint of the
- *  layer beside. */
+ *  layer beside. `along` are the axes across which it may be cut. */
 export const planOf = (
   box: Rect,
   part: Part,
@@ -61,6 +61,7 @@ export const planOf = (
   lines: readonly Line[],
   holes: readonly Rect[],
   taken: readonly Joint[],
+  along: readonly (0 | 1)[] = [0, 1],
   ways = { left: MOST_WAYS },
   depth = 0,
 ): Plan | undefined => {
@@ -69,7 +70,7 @@ export const planOf = (
   if (depth >= DEEP) return undefined;
   ways.left -= 1;
   const quick = ways.left <= 0;
-  const axes: readonly (0 | 1)[] = quick ? [width >= height ? 0 : 1] : [0, 1];
+  const axes: readonly (0 | 1)[] = quick && along.length > 1 ? [width >= height ? 0 : 1] : along;
   let best: Plan | undefined;
   for (const axis of axes) {
     const [low, high] = side(box, axis);
@@ -94,8 +95,8 @@ export const planOf = (
               { ...box, y1: at },
               { ...box, y0: at },
             ];
-      const one = planOf(near0, part, fits, lines, holes, taken, ways, depth + 1);
-      const other = one && planOf(far0, part, fits, lines, holes, taken, ways, depth + 1);
+      const one = planOf(near0, part, fits, lines, holes, taken, along, ways, depth + 1);
+      const other = one && planOf(far0, part, fits, lines, holes, taken, along, ways, depth + 1);
       if (!one || !other) continue;
       const cost = own + one.cost + other.cost;
       if (best && cost >= best.cost) continue;

@@ -51,6 +51,7 @@ export { FORM_WORDS } from './paper/fields.ts';
 export { type Good, type GoodForm, hasBoards, MOST_COPIES } from './paper/good.ts';
 export { artFor, panelNames } from './paper/panels.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
+export { isOfOpening } from './room/opened.ts';
 export {
   asRoom,
   asShell,
@@ -65,7 +66,6 @@ export {
   type Shell,
   sideName,
 } from './room/room.ts';
-export { isOfOpening } from './room/opened.ts';
 export { type PlanBetween, type PlanOfRoom, type PlanOpening, type PlanSide, roomPlan } from './room/roomPlan.ts';
 export { packingFor, type StandingShell, standTogether } from './room/together.ts';
 export { viewSize } from './room/view.ts';

@@ -56,7 +56,7 @@ export const largerThanBoard = ({ piece, means, groups, built, trim }: Judged): 
 
 /** Parts that had to be joined, what hides their joints, and the sheet from which they could be cut whole. */
 export const partsJoined = ({ piece, means, trim, built, joined }: Judged): readonly Finding[] =>
-  joined.map(({ part: id, name, pieces, strips, behind, open }): Finding => {
+  joined.map(({ part: id, name, pieces, strips, behind, open, layered }): Finding => {
     const mine = built.assembly.parts.filter((part) => pieces.includes(part.id));
     const [first] = mine as [Part];
     const board = means.boards.find((each) => each.id === first.stock) as Board;
@@ -69,6 +69,7 @@ export const partsJoined = ({ piece, means, trim, built, joined }: Judged): read
       part: name,
       board: board.name,
       behind,
+      layered,
       numbers: { pieces: pieces.length, strips: strips.length, open },
       where: { pieceId: piece.id, partIds: [id, ...pieces, ...strips] },
       mend: helps ? addSheet(board, helps) : null,

@@ -1,5 +1,6 @@
 // How boards and sticks are cut, as a maker decides it.
 import { z } from 'zod';
+import { JOINTS, type Joints } from '../assembly/index.ts';
 import type { Wishes } from '../cut/index.ts';
 import { textField } from '../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM } from '../measure/index.ts';
@@ -47,6 +48,8 @@ export type Cutting = {
   readonly mode: 'straight' | 'free';
   /** What is larger than every sheet is joined of several, or left as it is and said to be too large. */
   readonly splice: 'join' | 'leave';
+  /** Which way the joints of walls and other upright parts run. */
+  readonly joints: Joints;
   readonly wishes: Wishes;
   /** What the saw takes at each cut through a stick. */
   readonly kerf: DollUm;
@@ -131,6 +134,7 @@ export const cuttingSchema = z
     trim: z.union([trim.transform((all) => ({ left: all, right: all, bottom: all, top: all })), trimSides]).prefault({}),
     mode: z.enum(['straight', 'free']).default('straight'),
     splice: z.enum(['join', 'leave']).default('join'),
+    joints: z.enum(JOINTS).default('best'),
     wishes: z
       .strictObject({ first: z.enum(['money', 'sheets']).default('money'), next: z.enum(['rest', 'settings']).default('rest') })
       .prefault({}),

@@ -64,7 +64,7 @@ export type MadePiece = {
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
 /** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
-const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths }: Means, { trim, splice }: Cutting): string =>
+const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths }: Means, { trim, splice, joints }: Cutting): string =>
   JSON.stringify([
     { ...piece, dress: undefined },
     scale.doll / scale.real,
@@ -78,6 +78,7 @@ const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths 
     ]),
     trim,
     splice,
+    joints,
     piece.family === 'paper' && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
     belongs(piece) && piece.on ? (place?.(piece.on) ?? null) : undefined,
     piece.family === 'cloth'
@@ -100,7 +101,9 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const { trim } = cutting;
   const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built.value;
   const { assembly, spliced: joined } =
-    cutting.splice === 'join' ? spliced(built.value.assembly, fitsBoard(boards, trim)) : { assembly: built.value.assembly, spliced: [] };
+    cutting.splice === 'join'
+      ? spliced(built.value.assembly, fitsBoard(boards, trim), cutting.joints)
+      : { assembly: built.value.assembly, spliced: [] };
   const inspection = inspect(assembly);
   const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
   const made: MadePiece = {

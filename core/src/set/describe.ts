@@ -53,9 +53,14 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
       const hides =
         finding.behind.length > 0 ? ` ${capital(listed(finding.behind))} ${finding.behind.length === 1 ? 'hides' : 'hide'} a joint.` : '';
       const trim = open > 0 ? ` ${open === 1 ? 'One joint shows' : `${open} joints show`}: put a trim over it.` : '';
-      const held = strips > 0 ? ` Glue the ${strips === 1 ? 'strip' : 'strips'} behind before it goes in.` : '';
+      const held =
+        strips === 0
+          ? ''
+          : finding.layered
+            ? ' A second layer lies under it, its joints elsewhere, so that it stands level: glue the two before anything stands on them.'
+            : ` Glue the ${strips === 1 ? 'strip' : 'strips'} behind before it goes in.`;
       return {
-        title: 'Joined of several',
+        title: 'Made from several pieces',
         reason: `No sheet of ${finding.board} is as large as the ${finding.part}: it is made of ${pieces} pieces.${hides}${trim}${held}`,
       };
     }

@@ -76,6 +76,7 @@ describe('what tells two versions apart', () => {
             trim: NO_TRIM,
             mode: 'straight',
             splice: 'join',
+            joints: 'best',
             wishes: { first: 'money', next: 'rest' },
             kerf: dollUm(500),
             sticks: {},

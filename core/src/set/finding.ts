@@ -21,6 +21,7 @@ export type FindingCase =
   | ({ readonly code: 'part-larger-than-board'; readonly part: string; readonly board: string } & Numbers<'width' | 'height'>)
   | ({
       readonly code: 'part-joined';
+      readonly layered: boolean;
       readonly part: string;
       readonly board: string;
       readonly behind: readonly string[];

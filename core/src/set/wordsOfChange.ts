@@ -133,6 +133,7 @@ export const changeOfSetting = (
             ['cut', 'sheets cut', ({ cut }) => String(cut.length)],
             ['pinned', 'parts laid by hand', ({ pinned }) => String(pinned.reduce((sum, { parts }) => sum + parts.length, 0))],
             ['splice', 'parts larger than a sheet', ({ splice }) => (splice === 'join' ? 'joined' : 'left')],
+            ['joints', 'joints of upright parts', ({ joints }) => (joints === 'best' ? 'wherever it is best' : joints)],
             ['together', 'parts kept together', ({ together }) => String(together.flat().length)],
             ['wishes', 'what counts', ({ wishes }) => `${wishes.first}, then ${wishes.next}`],
             ['mode', 'cuts', ({ mode }) => (mode === 'straight' ? 'from edge to edge' : 'anywhere')],

@@ -22,5 +22,5 @@ export {
 } from './plane.ts';
 export { add, cross, dot, minus, movedPose, normalOf, type Pose, scaled, toPlane, toSpace, turnUpright, unit, type Vec3 } from './pose.ts';
 export { areaOf, asSimple, common, grown, less, merged, without } from './regions.ts';
-export { cornersOfTriangles, isConvex, trianglesOf, turnAt } from './triangles.ts';
+export { cornersOfTriangles, hullOf, isConvex, trianglesOf, turnAt } from './triangles.ts';
 export { directionTurned, type Turn, turnAbout } from './turn.ts';

@@ -8,6 +8,20 @@ export const turnAt = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * 
 export const isConvex = (ring: Ring): boolean =>
   ring.every((point, index) => turnAt(point, ring[(index + 1) % ring.length] as Point, ring[(index + 2) % ring.length] as Point) >= 0);
 
+/** The convex outline round points, counter-clockwise. Source: Andrew's monotone chain (1979), recalled. */
+export const hullOf = (points: readonly Point[]): Ring => {
+  const sorted = points.toSorted((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const half = (all: readonly Point[]): Point[] => {
+    const chain: Point[] = [];
+    for (const point of all) {
+      while (chain.length > 1 && turnAt(chain.at(-2) as Point, chain.at(-1) as Point, point) <= 0) chain.pop();
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.toReversed())];
+};
+
 /** A region cut into triangles that run counter-clockwise, by the numbers of their corners: first the outline's points are counted, then the
  *  holes'. Those without area are left out. */
 export const cornersOfTriangles = ({ outline, holes }: Region): readonly (readonly [number, number, number])[] => {

@@ -26,6 +26,12 @@ const SPLICES = [
   { value: 'leave', label: 'are left' },
 ] as const;
 
+const JOINTS = [
+  { value: 'best', label: 'best way' },
+  { value: 'upright', label: 'upright' },
+  { value: 'lying', label: 'lying' },
+] as const;
+
 const EDGES = ['left', 'right', 'bottom', 'top'] as const;
 
 /** How the knife goes: what it takes, what is trimmed first, and whether every cut runs from edge to edge. */
@@ -113,10 +119,18 @@ export const HowToCut = () => {
         onChange={(splice) => change('what is larger than a sheet', { splice })}
         hint={
           cutting.splice === 'join'
-            ? 'Joints run behind what stands there, a strip of board behind each.'
-            : 'They are named, and cut by you as you think best.'
+            ? 'Joints run behind what stands there, a strip of board behind each; what lies on the ground gets a second layer instead.'
+            : 'They are listed for you to cut as you like.'
         }
       />
+      {cutting.splice === 'join' && (
+        <Choice
+          label="Joints in walls and other upright parts"
+          value={cutting.joints}
+          options={JOINTS}
+          onChange={(joints) => change('how joints run', { joints })}
+        />
+      )}
       <div className="grid grid-cols-2 gap-5">
         <SizeField
           fine
