@@ -260,6 +260,35 @@ const wholeCost = (total: number, kinds: readonly BoundKind[], holds: readonly n
   return from(0, total);
 };
 
+const waysOf = ({ width, height, turns }: OneItem): readonly (readonly [number, number])[] =>
+  turns && width !== height
+    ? [
+        [width, height],
+        [height, width],
+      ]
+    : [[width, height]];
+
+/** Whether two rectangles can be cut from one sheet: then they lie side by side, or one above the other. */
+const pairFits = (one: OneItem, other: OneItem, sheet: BoundSheet): boolean =>
+  waysOf(one).some(([w, h]) =>
+    waysOf(other).some(
+      ([v, g]) => (w + v <= sheet.width && Math.max(h, g) <= sheet.height) || (h + g <= sheet.height && Math.max(w, v) <= sheet.width),
+    ),
+  );
+
+/** How many there are of which no two can share a sheet of any kind, gathered from the largest on: so many sheets are needed at least. */
+const apartFromAll = (items: readonly BoundItem[], kinds: readonly BoundSheet[]): number => {
+  const share = (one: OneItem, other: OneItem): boolean => kinds.some((kind) => pairFits(one, other, kind));
+  const apart: BoundItem[] = [];
+  let found = 0;
+  for (const item of items.toSorted((a, b) => b.width * b.height - a.width * a.height)) {
+    if (apart.some((other) => share(item, other))) continue;
+    apart.push(item);
+    found += share(item, item) ? 1 : item.count;
+  }
+  return found;
+};
+
 /** What cannot be told from rectangles: parts that are not rectangles cover at least so much. */
 const areaMeasure = (
   items: readonly { readonly area: number }[],
@@ -284,6 +313,8 @@ export const leastCost = (
   let sharpest: { readonly total: number; readonly holds: readonly number[] } | undefined;
   const all = function* () {
     yield areaMeasure(items, kinds);
+    // Every sheet holds one of those that share none.
+    yield { total: apartFromAll([...grouped.values()], kinds), holds: kinds.map(() => 1) };
     yield* measures([...grouped.values()], kinds, effort);
   };
   for (const measure of all()) {

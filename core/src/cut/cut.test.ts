@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UM } from '../measure/index.ts';
+import { rectRing } from '../shape/index.ts';
 import { canBeCutStraight, sheetFaults } from './checkLayout.testing.ts';
 import { fewest } from './fewest.testing.ts';
 import { type CutItem, cutSteps, cutTree, FIRST_ANSWER, layOut, leastSheets, letters, treePlacements } from './index.ts';
@@ -293,6 +294,66 @@ describe('the least number of sheets', () => {
       ),
       { seed: 57, numRuns: 150 },
     );
+  });
+
+  const framed = (id: string, width: number, height: number, [x0, y0, x1, y1]: readonly [number, number, number, number]): CutItem => ({
+    id,
+    width,
+    height,
+    lies: 'either',
+    outline: { outline: rectRing(0, 0, width, height), holes: [rectRing(x0, y0, x1, y1).toReversed()] },
+  });
+
+  it('a floor and three walls with a window each, of which no two share a sheet, need four; small parts in the windows change nothing', () => {
+    const inch = UM.in;
+    const wall = (id: string, width: number) => framed(id, width * inch, 12 * inch, [4 * inch, 4 * inch, 10 * inch, 9 * inch]);
+    const large: readonly CutItem[] = [
+      { id: 'floor', width: 18 * inch, height: 14 * inch, lies: 'either' },
+      wall('back', 18),
+      wall('left', 14),
+      wall('right', 14),
+    ];
+    const sash: CutItem = { id: 'sash', width: 5 * inch, height: 4 * inch, lies: 'either' };
+    const sheet = kind(20 * inch, 20 * inch);
+    for (const list of [large, [...large, sash]]) {
+      const { sheets, least, proven } = layOut(list, [sheet], rules(0, 0, 'free'), searching(50));
+      expect([sheets.length, least, proven]).toEqual([4, 4, true]);
+    }
+  });
+
+  it('of parts with openings, by enumeration of pairs: as many as share no sheet are needed, and never more than were found', () => {
+    const side = fc.integer({ min: 8, max: 20 });
+    let alone = 0;
+    fc.assert(
+      fc.property(fc.array(fc.tuple(side, side, fc.boolean()), { minLength: 2, maxLength: 6 }), (sizes) => {
+        const list = sizes.map(
+          ([w, h, open], index): CutItem =>
+            open && w > 4 && h > 4
+              ? framed(`${index}`, w, h, [2, 2, w - 2, h - 2])
+              : { id: `${index}`, width: w, height: h, lies: 'either' },
+        );
+        const turns = ([w, h]: readonly [number, number, boolean]) => [[w, h] as const, [h, w] as const];
+        // Two rectangles lie on one sheet where an upright or a level line parts them.
+        const share = (a: number, b: number): boolean =>
+          turns(sizes[a] as (typeof sizes)[number]).some(([w, h]) =>
+            turns(sizes[b] as (typeof sizes)[number]).some(
+              ([v, g]) => (w + v <= 20 && Math.max(h, g) <= 20) || (h + g <= 20 && Math.max(w, v) <= 20),
+            ),
+          );
+        const inside = (a: number, b: number): boolean => {
+          const [[w, h], [v, g, open]] = [sizes[a] as (typeof sizes)[number], sizes[b] as (typeof sizes)[number]];
+          return open && ((w <= v - 4 && h <= g - 4) || (h <= v - 4 && w <= g - 4));
+        };
+        const { sheets, least } = layOut(list, [kind(20, 20)], rules(0, 0, 'free'), searching(30));
+        expect(least).toBeLessThanOrEqual(sheets.length);
+        const pairs = list.flatMap((_, a) => list.map((__, b) => [a, b] as const)).filter(([a, b]) => a !== b);
+        if (pairs.some(([a, b]) => share(a, b) || inside(a, b))) return;
+        alone += 1;
+        expect(least).toBe(list.length);
+      }),
+      { seed: 58, numRuns: 400 },
+    );
+    expect(alone).toBeGreaterThan(20);
   });
 
   it('is exact where thirds leave no room for a fourth', () => {

@@ -2,7 +2,7 @@
 import { blockOf, groupsOf } from './block.ts';
 import { countedKinds, kindKey, leastCost } from './bounds.ts';
 import { type CutItem, type Lot, single } from './lots.ts';
-import { boundItem, nestFreely, sharings } from './nest/index.ts';
+import { type BoundView, boundViews, nestFreely, sharings } from './nest/index.ts';
 import {
   costOf,
   type Effort,
@@ -92,18 +92,31 @@ const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.widt
 /** True when it is shown, within the seconds there are for it, that one sheet less would be too few; for sheets of one kind. */
 const noFewer = (
   sheets: readonly Sheet[],
-  bounded: ReadonlyMap<string, ReturnType<typeof boundItem>>,
+  bounded: BoundView,
   room: { readonly width: number; readonly height: number },
   { choose }: Search,
 ): boolean => {
   if (!choose?.proving) return false;
   const kinds = countedKinds([...bounded.values()]);
   const known = sheets.map(({ placements }) => {
-    const lying = placements.map(({ id }) => kindKey(bounded.get(id) as ReturnType<typeof boundItem>));
+    const lying = placements.flatMap(({ id }) => {
+      const item = bounded.get(id);
+      return item ? [kindKey(item)] : [];
+    });
     return [...kinds.keys()].map((key) => lying.filter((each) => each === key).length);
   });
   return tooFew([...kinds.values()], room, sheets.length - 1, known, choose.solve, choose.proving);
 };
+
+type Bound = ReturnType<typeof leastCost>;
+
+/** What all bounds say together. */
+const sharpest = (bounds: readonly Bound[]): Bound =>
+  bounds.reduce((one, other) => ({
+    sheets: Math.max(one.sheets, other.sheets),
+    cost: Math.max(one.cost, other.cost),
+    price: Math.max(one.price, other.price),
+  }));
 
 /** Lays cut items on sheets.
  *  Shape: n items → k sheets, each item that fits placed exactly once; the order of items does not matter. With a count of tries behind
@@ -128,8 +141,8 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
     return { width: width + rules.gap, height: height + rules.gap, cost: costs[index] as number, count };
   });
   const prices = supplies.map(({ kind, bought: buys }) => (buys ? (kind.price ?? 0) : 0));
-  const bounded = placeable.map((item) => boundItem(item, rules.gap));
-  const boundOf = (effort: 'quick' | 'thorough') => leastCost(bounded, packKinds, prices, effort);
+  const views = boundViews(placeable, rules.gap);
+  const boundOf = (effort: 'quick' | 'thorough') => sharpest(views.map((view) => leastCost([...view.values()], packKinds, prices, effort)));
   let bound = boundOf('quick');
   const met = ({ cost }: { readonly cost: number }): boolean => cost <= bound.cost + 1e-9;
   const rooms = bought.map((kind) => roomOf(kind, rules));
@@ -182,8 +195,7 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const { plan } = best.attempt;
   let layout = laid(plan, best.packed);
   const [only] = packKinds;
-  const shown = new Map(placeable.map((item, index) => [item.id, bounded[index] as ReturnType<typeof boundItem>]));
-  if (!layout.proven && only && packKinds.length === 1 && noFewer(layout.sheets, shown, only, search)) {
+  if (!layout.proven && only && packKinds.length === 1 && views.some((view) => noFewer(layout.sheets, view, only, search))) {
     bound = { sheets: layout.sheets.length, cost: best.cost, price: layout.price ?? 0 };
     layout = asLayout(layout.sheets, plan);
   }

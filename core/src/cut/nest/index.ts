@@ -1,3 +1,3 @@
 export { type NestedSheet, nestFreely } from './freely.ts';
-export { boundItem, inscribed } from './inscribed.ts';
+export { type BoundView, boundViews, inscribed } from './inscribed.ts';
 export { sharings } from './share.ts';

@@ -1,4 +1,4 @@
-import { asRect, liesIn, type Point, type Rect, type Region, type Ring, regionArea } from '../../shape/index.ts';
+import { asRect, bounds, liesIn, type Point, type Rect, type Region, type Ring, regionArea } from '../../shape/index.ts';
 import type { CutItem } from '../lots.ts';
 
 /** So many lines each way are tried for the sides of the rectangle. */
@@ -53,6 +53,32 @@ const inscribedIn = (region: Region): Rect => {
   const rect = known.get(region) ?? inscribed(region);
   known.set(region, rect);
   return rect;
+};
+
+/** Parts as a lower bound may see them, by id: grown by the knife gap, the rectangle in each, and its area. */
+export type BoundView = ReadonlyMap<string, ReturnType<typeof boundItem>>;
+
+const fitsHole = ({ width, height, lies }: CutItem, { x0, y0, x1, y1 }: Rect): boolean =>
+  (width <= x1 - x0 && height <= y1 - y0) || (lies === 'either' && height <= x1 - x0 && width <= y1 - y0);
+
+/** The parts that lie in no opening of another, however they are laid, with their own openings closed: an opening that none of them can use makes a part
+ *  no smaller. Source: what lies there is left out, so nothing of the rest can lie there. */
+const closedView = (items: readonly CutItem[], gap: number): BoundView => {
+  const holes = items.flatMap(({ outline }) => (outline?.holes ?? []).map(bounds));
+  const large = items.filter((item) => !holes.some((hole) => fitsHole(item, hole)));
+  return new Map(
+    large.map((item) => [
+      item.id,
+      boundItem(item.outline ? { ...item, outline: { outline: item.outline.outline, holes: [] } } : item, gap),
+    ]),
+  );
+};
+
+/** Every way in which a bound may look at parts: what holds for one holds. */
+export const boundViews = (items: readonly CutItem[], gap: number): readonly BoundView[] => {
+  const all: BoundView = new Map(items.map((item) => [item.id, boundItem(item, gap)]));
+  const closed = items.some(({ outline }) => outline && outline.holes.length > 0) ? closedView(items, gap) : all;
+  return closed === all || closed.size === 0 ? [all] : [all, closed];
 };
 
 /** A part as a lower bound sees it, grown by the knife gap: the rectangle in it, and its area. */
