@@ -1,18 +1,51 @@
+import { type Part, slantsOf } from '@parlor/core/assembly';
 import { type BoardLayout, type DerivedSet, describeFinding, type Finding, type SetDocument } from '@parlor/core/set';
-import type { Point } from '@parlor/core/shape';
+import type { Point, Region } from '@parlor/core/shape';
+import { type Flat, flatsOf } from './flats.ts';
 
 const pair = ([x, y]: Point): number[] => [x, y];
 
 const whereOf = ({ where }: Finding): string =>
   [where.pieceId, ...(where.bay ? [`bay ${where.bay.join('.') || 'whole front'}`] : []), ...(where.partIds ?? [])].join(', ');
 
-const pieceJson = ({ id, name, made }: DerivedSet['pieces'][number]) => ({
+const regionJson = ({ outline, holes }: Region) => ({ outline: outline.map(pair), holes: holes.map((hole) => hole.map(pair)) });
+
+/** Ends and edges that are not cut square. */
+const slantsJson = (part: Part) => {
+  const slants = slantsOf(part);
+  return slants.length === 0
+    ? {}
+    : {
+        slants: slants.map(({ at, angle, long, short }) => ({
+          at,
+          degrees: Math.round((angle * 1800) / Math.PI) / 10,
+          longUm: Math.round(long),
+          shortUm: Math.round(short),
+        })),
+      };
+};
+
+const flatJson = ({ kind, tag, name, of, count, outlines, folds, tabs }: Flat) => ({
+  ...{ kind, tag, name, of, count },
+  outlines: outlines.map(regionJson),
+  folds: folds.map(({ from, to, degrees }) => ({ from: pair(from), to: pair(to), ...(degrees === null ? {} : { degrees }) })),
+  tabs: tabs.map((tab) => tab.map(pair)),
+});
+
+const pieceJson = (flats: readonly Flat[], { id, name, made }: DerivedSet['pieces'][number]) => ({
   id,
   name,
+  flats: flats.map(flatJson),
+  takes: (made?.extras ?? []).map(({ what, length, count, wide, grams }) => ({
+    ...{ what, count, lengthUm: Math.round(length) },
+    ...(wide === undefined ? {} : { widthUm: Math.round(wide) }),
+    ...(grams === undefined ? {} : { grams }),
+  })),
   parts: (made?.assembly.parts ?? []).map((part, index) => ({
     id: part.id,
     tag: made?.tags[index] ?? '',
     name: part.name,
+    stuff: part.stuff,
     stock: part.stock,
     thicknessUm: part.thickness,
     outline: part.region.outline.map(pair),
@@ -21,6 +54,9 @@ const pieceJson = ({ id, name, made }: DerivedSet['pieces'][number]) => ({
     ...(part.upper && { upper: { outline: part.upper.outline.map(pair), holes: part.upper.holes.map((hole) => hole.map(pair)) } }),
     ...(part.flat && { flat: { outline: part.flat.region.outline.map(pair), thicknessUm: part.flat.thickness } }),
     ...(part.length === null ? {} : { lengthUm: Math.round(part.length) }),
+    ...(part.scores && { scores: part.scores.map(([from, to]) => [pair(from), pair(to)]) }),
+    ...(part.centres.length > 0 && { centres: part.centres.map(pair) }),
+    ...slantsJson(part),
     // Adding nought turns the −0 of a turned axis into 0, so that equal poses are equal text.
     pose: {
       origin: part.pose.origin.map((value) => value + 0),
@@ -43,7 +79,7 @@ const sheetsJson = (layouts: readonly BoardLayout[]) =>
 
 /** The derived set as data for other programs; its shape is written down in docs/project-format.md. */
 export const derivedJson = (document: SetDocument, derived: DerivedSet, layouts: readonly BoardLayout[]) => ({
-  pieces: derived.pieces.map(pieceJson),
+  pieces: derived.pieces.map((piece) => pieceJson(flatsOf(document, derived, piece), piece)),
   sheets: sheetsJson(layouts),
   bounds: Object.fromEntries(layouts.map(({ board, layout }) => [board, layout.least])),
   findings: derived.pieces

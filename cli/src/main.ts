@@ -5,7 +5,7 @@ import { parseArgs } from 'node:util';
 import type { PdfFonts } from '@parlor/core/pdf';
 import { plan } from './plan.ts';
 
-const USAGE = 'Usage: npm run --silent parlor -- plan FILE.parlor.json --out DIR';
+const USAGE = 'Usage: npm run --silent parlor -- plan FILE.parlor.json --out DIR [--strict]';
 
 const loadFonts = (): PdfFonts => {
   const find = createRequire(import.meta.url);
@@ -18,11 +18,16 @@ const loadFonts = (): PdfFonts => {
   };
 };
 
-const readArguments = (): { readonly file: string; readonly out: string } | undefined => {
+const readArguments = (): { readonly file: string; readonly out: string; readonly strict: boolean } | undefined => {
   try {
-    const { positionals, values } = parseArgs({ allowPositionals: true, options: { out: { type: 'string' } } });
+    const { positionals, values } = parseArgs({
+      allowPositionals: true,
+      options: { out: { type: 'string' }, strict: { type: 'boolean' } },
+    });
     const [verb, file, ...rest] = positionals;
-    return verb === 'plan' && file && values.out && rest.length === 0 ? { file, out: values.out } : undefined;
+    return verb === 'plan' && file && values.out && rest.length === 0
+      ? { file, out: values.out, strict: values.strict === true }
+      : undefined;
   } catch {
     return undefined;
   }
@@ -35,7 +40,11 @@ if (!wanted) {
 }
 // Paths are meant from where the command was typed, not from where npm runs it.
 const from = process.env['INIT_CWD'] ?? process.cwd();
-const done = await plan(resolve(from, wanted.file), resolve(from, wanted.out), loadFonts());
-if (done.ok) process.stdout.write(`Wrote ${done.written.join(', ')} to ${wanted.out}\n`);
-else process.stderr.write(`${done.issues.join('\n')}\n`);
-process.exit(done.ok ? 0 : 2);
+const done = await plan(resolve(from, wanted.file), resolve(from, wanted.out), loadFonts(), wanted.strict);
+if (!done.ok) {
+  process.stderr.write(`${done.issues.join('\n')}\n`);
+  process.exit(2);
+}
+if (done.written.length > 0) process.stdout.write(`Wrote ${done.written.join(', ')} to ${wanted.out}\n`);
+if (done.unplanned.length > 0) process.stderr.write(`Not everything could be planned.\n${done.unplanned.join('\n')}\n`);
+process.exit(done.unplanned.length > 0 ? 1 : 0);

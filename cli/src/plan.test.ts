@@ -20,11 +20,13 @@ type Json = {
     parts: {
       id: string;
       tag: string;
+      stuff: string;
       stock: string;
       thicknessUm: number;
       outline: number[][];
       pose: { origin: number[]; u: number[]; v: number[] };
     }[];
+    flats: { kind: string; tag: string; count: number; folds: unknown[]; tabs: unknown[] }[];
   }[];
   sheets: {
     stock: string;
@@ -53,12 +55,14 @@ const plannedDemo = (name: string): Planned => {
 };
 
 describe('parlor plan', () => {
-  it('writes the four files, and the same bytes each time', () => {
+  it('writes the files that there is something for, and the same bytes each time', () => {
     const file = join(place(), 'two.parlor.json');
     const set = JSON.parse(readFileSync(join(root, 'demo/2-potting-shed.parlor.json'), 'utf8')) as { pieces: unknown[] };
-    writeFileSync(file, JSON.stringify({ ...set, pieces: set.pieces.slice(0, 2) }));
+    writeFileSync(file, JSON.stringify({ ...set, pieces: set.pieces.slice(0, 2), layouts: [] }));
     const [one, two] = [planned(file), planned(file)];
-    expect(readdirSync(one.directory).sort()).toEqual(['cut-list.csv', 'derived.json', 'sheets.svg', 'templates.pdf']);
+    expect(readdirSync(one.directory).sort()).toEqual(
+      expect.arrayContaining(['cut-list.csv', 'derived.json', 'sheets.svg', 'templates.pdf']),
+    );
     for (const name of readdirSync(one.directory))
       expect(readFileSync(join(one.directory, name)).equals(readFileSync(join(two.directory, name)))).toBe(true);
   });
@@ -122,6 +126,78 @@ describe('parlor plan', () => {
     expect(json.findings.every(({ code, message }) => /^[a-z-]+$/.test(code) && message.endsWith('.'))).toBe(true);
   });
 
+  const fileOf = (pieces: readonly object[], more: object = {}): string => {
+    const file = join(place(), 'set.parlor.json');
+    writeFileSync(file, JSON.stringify({ format: 'bashful-parlor-set', version: 1, name: 'a set', pieces, ...more }));
+    return file;
+  };
+
+  it('of paper and cloth alone: nets with folds and tabs, patterns with their cloth, and no page of templates', () => {
+    const { json, directory } = planned(
+      fileOf([
+        { family: 'paper', name: 'box' },
+        { family: 'cloth', name: 'cushion' },
+      ]),
+    );
+    expect(readdirSync(directory).sort()).toEqual(['coverings.pdf', 'cut-list.csv', 'derived.json', 'patterns.pdf']);
+    const flats = json.pieces.flatMap(({ flats: its }) => its);
+    expect(flats.map(({ kind }) => kind)).toEqual(['net', 'pattern']);
+    expect(flats[0]?.folds.length).toBeGreaterThan(3);
+    expect(flats[0]?.tabs.length).toBeGreaterThan(0);
+    const rows = papaparse.parse<Record<string, string>>(readFileSync(join(directory, 'cut-list.csv'), 'utf8').trim(), {
+      header: true,
+    }).data;
+    expect(rows.map((row) => [row['quantity'], row['board']])).toEqual([
+      ['1', 'card'],
+      ['2', 'cotton'],
+    ]);
+    // No body that is folded is listed as cut.
+    expect(rows.every((row) => Number(row['width mm']) > 40 && Number(row['height mm']) > 40)).toBe(true);
+  });
+
+  it('lists a door’s hinge of paper with its score', () => {
+    const { json } = planned(fileOf([{ name: 'cupboard', width: '600 mm', height: '800 mm', depth: '400 mm', front: { kind: 'door' } }]));
+    const [hinge] = json.pieces.flatMap(({ flats: its }) => its.filter(({ kind }) => kind === 'paper hinge'));
+    expect(hinge?.folds).toHaveLength(1);
+    expect(json.pieces[0]?.parts.map(({ tag }) => tag)).toContain(hinge?.tag);
+  });
+
+  it('what cannot be planned is said, with exit 1; the rest is written, or with --strict nothing', () => {
+    const file = fileOf([{ name: 'tiny', width: '12 mm', height: '12 mm', depth: '12 mm' }, { name: 'chest' }]);
+    const [one, other] = [join(place(), 'out'), join(place(), 'out')];
+    const done = parlor('plan', file, '--out', one);
+    expect([done.status, done.stdout]).toEqual([1, expect.stringContaining('Wrote derived.json')]);
+    expect(done.stderr).toMatch(/Not everything could be planned\.\ntiny: Too small to build/);
+    const strict = parlor('plan', file, '--out', other, '--strict');
+    expect([strict.status, strict.stdout, existsSync(other)]).toEqual([1, '', false]);
+    expect(strict.stderr).toBe(done.stderr);
+  });
+
+  it.each([
+    [
+      { pieces: [{ family: 'paper', name: 'box', grounds: ['sky'] }] },
+      /^pieces\[0\]\.grounds\[0\]: There is no colour with the id “sky”; there are chalk, oat/,
+    ],
+    [
+      { pieces: [{ name: 'x', dress: { wears: [{ at: { kind: 'piece' }, finish: 'blue' }] } }] },
+      /finish: There is no finish with the id “blue”; this set has none\./,
+    ],
+    [{ layouts: [{ id: 'a', room: 'attic' }] }, /^layouts\[0\]\.room: There is no room with the id “attic”/],
+    [{ pieces: [{ name: 'x', leg: 'bamboo' }] }, /^pieces\[0\]\.leg: “bamboo” is not known here; it may be one of: .*square dowel/],
+    [
+      { pieces: [{ name: 'x', front: { kind: 'shelvs' } }] },
+      /^pieces\[0\]\.front\.kind: “shelvs” is not known here; it may be one of: open, shelves/,
+    ],
+    [{ name: 7 }, /^name: This must be text; 7 stands there\./],
+    [{ name: 'n'.repeat(121) }, /^name: At most 120 characters/],
+  ])('refuses %j with the path and what may stand there', (more, words) => {
+    const { pieces = [], ...rest } = more as { readonly pieces?: readonly object[] };
+    const directory = join(place(), 'never');
+    const { status, stderr } = parlor('plan', fileOf(pieces, rest), '--out', directory);
+    expect([status, existsSync(directory)]).toEqual([2, false]);
+    expect(stderr).toMatch(words);
+  });
+
   it('on a bad file exits 2, says every issue on standard error, writes nothing', () => {
     const file = join(place(), 'bad.parlor.json');
     writeFileSync(file, JSON.stringify({ format: 'bashful-parlor-set', version: 1, pieces: [{ width: '5 feat' }, { heigth: 3 }] }));
@@ -151,6 +227,7 @@ describe('parlor plan', () => {
     const quantity = table.data.reduce((sum, row) => sum + Number(row['quantity']), 0);
     // Sticks and wire have a length of their own, what is cut from a sheet has none.
     expect(table.data.filter((row) => /dowel|stick/.test(row['board'] ?? '')).every((row) => Number(row['length mm']) > 0)).toBe(true);
-    expect(quantity).toBe(json.pieces.reduce((sum, { parts }) => sum + parts.length, 0));
+    const flats = json.pieces.reduce((sum, piece) => sum + piece.flats.reduce((all, { count }) => all + count, 0), 0);
+    expect(quantity).toBe(flats + json.pieces.reduce((sum, { parts }) => sum + parts.filter(({ stuff }) => stuff !== 'found').length, 0));
   });
 });

@@ -2,24 +2,51 @@ import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { type PdfFonts, writePdf } from '@parlor/core/pdf';
 import { boardsSvg } from '@parlor/core/print';
-import { boardPlans, derive, layOutSet, readSetFile, type SetDocument, searchOf, templatePages } from '@parlor/core/set';
+import {
+  boardPlans,
+  type DerivedSet,
+  derive,
+  describeFinding,
+  layOutSet,
+  pagesOf,
+  readSetFile,
+  type SetDocument,
+  searchOf,
+  strangersIn,
+  type Wanted,
+} from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';
 import { derivedJson } from './derivedJson.ts';
 
 /** Everything that is written, by file name. */
 type Files = Readonly<Record<string, string | Uint8Array>>;
 
-const makeFiles = async (document: SetDocument, fonts: PdfFonts): Promise<Files> => {
-  const derived = derive(document);
+const makeFiles = async (document: SetDocument, derived: DerivedSet, fonts: PdfFonts): Promise<Files> => {
   const layouts = layOutSet(document, derived, [], () => searchOf(undefined));
-  const pages = templatePages(document, derived, { pieces: null });
-  return {
+  const files: Record<string, string | Uint8Array> = {
     'derived.json': `${JSON.stringify(derivedJson(document, derived, layouts), null, 2)}\n`,
     'cut-list.csv': cutListCsv(document, derived),
-    'templates.pdf': await writePdf(pages, fonts, `${document.name} · templates`),
-    'sheets.svg': boardsSvg(boardPlans(document, derived, layouts)),
   };
+  // What a set has none of is not written: a file without pages cannot be opened.
+  for (const what of ['templates', 'coverings', 'patterns'] satisfies readonly Wanted['what'][]) {
+    const pages = pagesOf(document, derived, { pieces: null, what });
+    if (pages.length > 0) files[`${what}.pdf`] = await writePdf(pages, fonts, `${document.name} · ${what}`);
+  }
+  const plans = boardPlans(document, derived, layouts);
+  if (plans.length > 0) files['sheets.svg'] = boardsSvg(plans);
+  return files;
 };
+
+/** What could not be planned, a sentence each: pieces that cannot be built, and parts that no sheet is large enough for. */
+const unplanned = ({ units }: SetDocument, { pieces }: DerivedSet): readonly string[] =>
+  pieces.flatMap(({ name, made, findings }) =>
+    findings
+      .filter(({ code, severity }) => severity === 'error' && (made === null || code === 'part-larger-than-board'))
+      .map((finding) => {
+        const { title, reason } = describeFinding(finding, units);
+        return `${name}: ${title}. ${reason}`;
+      }),
+  );
 
 /** All files get their names only when every one of them is written. */
 const writeAll = (directory: string, files: Files): void => {
@@ -33,13 +60,14 @@ const writeAll = (directory: string, files: Files): void => {
   }
 };
 
-/** What a planned file came to, or the lines that say what is wrong with it. */
+/** What a planned file came to: what was written, and what could not be planned; or the lines that say what is wrong with the file. */
 export type Planned =
-  | { readonly ok: true; readonly written: readonly string[] }
+  | { readonly ok: true; readonly written: readonly string[]; readonly unplanned: readonly string[] }
   | { readonly ok: false; readonly issues: readonly string[] };
 
-/** Plans a `.parlor.json` file into a directory. On a bad file nothing is written, not even the directory. */
-export const plan = async (file: string, directory: string, fonts: PdfFonts): Promise<Planned> => {
+/** Plans a `.parlor.json` file into a directory. On a bad file nothing is written, not even the directory; nor, when that is asked for, where
+ *  something of it cannot be planned. */
+export const plan = async (file: string, directory: string, fonts: PdfFonts, strict: boolean): Promise<Planned> => {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
@@ -48,7 +76,12 @@ export const plan = async (file: string, directory: string, fonts: PdfFonts): Pr
   }
   const read = readSetFile(text);
   if (!read.ok) return { ok: false, issues: read.error.map(({ path, message }) => `${path === '' ? file : path}: ${message}`) };
-  const files = await makeFiles(read.value, fonts);
+  const strangers = strangersIn(read.value);
+  if (strangers.length > 0) return { ok: false, issues: strangers.map(({ path, message }) => `${path}: ${message}`) };
+  const derived = derive(read.value);
+  const left = unplanned(read.value, derived);
+  if (strict && left.length > 0) return { ok: true, written: [], unplanned: left };
+  const files = await makeFiles(read.value, derived, fonts);
   writeAll(directory, files);
-  return { ok: true, written: Object.keys(files) };
+  return { ok: true, written: Object.keys(files), unplanned: left };
 };

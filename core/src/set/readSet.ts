@@ -1,6 +1,8 @@
 import type { z } from 'zod';
 import { err, ok, type Result } from '../kit/index.ts';
 import { type Piece, type SetDocument, setSchema } from './document.ts';
+import { sayIssue } from './sayIssue.ts';
+import { tidied } from './strangers.ts';
 
 /** What is wrong with a file, and where: `pieces[0].width`. An empty path is the file as a whole. */
 export type ReadIssue = { readonly path: string; readonly message: string };
@@ -92,7 +94,7 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
   if (countValues(data, MOST_VALUES) > MOST_VALUES)
     return err([{ path: '', message: `The file holds more than ${MOST_VALUES.toLocaleString('en')} values; no set does.` }]);
-  const read = setSchema.safeParse(plainNought(data));
+  const read = setSchema.safeParse(plainNought(data), { error: sayIssue });
   return read.success ? ok(read.data) : err(firstIssues(read.error.issues));
 };
 
@@ -115,4 +117,4 @@ export const readSetFile = (text: string): Result<SetDocument, readonly ReadIssu
 };
 
 /** The text of a `.parlor.json` file: everything written out, lengths in whole micrometres. */
-export const writeSetFile = (document: SetDocument): string => `${JSON.stringify(document, null, 2)}\n`;
+export const writeSetFile = (document: SetDocument): string => `${JSON.stringify(tidied(document), null, 2)}\n`;

@@ -16,6 +16,7 @@ import {
   readSetFile,
   type SetDocument,
   setSchema,
+  strangersIn,
   writeSetFile,
 } from './index.ts';
 
@@ -31,6 +32,28 @@ const many = (count: number): SetDocument =>
   });
 
 const demo = join(import.meta.dirname, '../../../demo');
+
+describe('what a file names that is not in it', () => {
+  it('is told with its path; what the application itself leaves behind goes into no file, and what is seen stays', () => {
+    const document = read({
+      pieces: [
+        { id: 'a', name: 'chest', dress: { wears: [{ at: { kind: 'piece' }, finish: 'gone' }] } },
+        { id: 'b', name: 'card', family: 'paper', grounds: ['wiped'], art: [{ panel: 'front', finish: 'gone' }] },
+      ],
+      layouts: [{ id: 'l', room: 'torn-down' }],
+    });
+    expect(strangersIn(document).map(({ path }) => path)).toEqual([
+      'pieces[0].dress.wears[0].finish',
+      'pieces[1].grounds[0]',
+      'pieces[1].art[0].finish',
+      'layouts[0].room',
+    ]);
+    const again = readSetFile(writeSetFile(document));
+    if (!again.ok) throw new Error(JSON.stringify(again.error));
+    expect(strangersIn(again.value)).toEqual([]);
+    expect(again.value.palette.find(({ id }) => id === 'wiped')?.colour).toBe('#cfc9c0');
+  });
+});
 
 describe('the set document', () => {
   it('needs only what differs from the defaults', () => {

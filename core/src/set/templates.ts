@@ -182,33 +182,38 @@ export const boardDrawings = (derived: DerivedSet): ReadonlyMap<string, PartDraw
     }),
   );
 
+/** A door's hinge of paper: the tag of the door it holds, its length, and how wide each leaf is. */
+export type PaperHinge = { readonly tag: string; readonly leaf: number; readonly length: number };
+
+export const paperHingesOf = (made: MadePiece): readonly PaperHinge[] =>
+  swingsOf(made).flatMap((swing): readonly PaperHinge[] => {
+    if (swing.hinge.kind !== 'paper') return [];
+    const index = made.assembly.parts.findIndex(({ id }) => id === swing.door);
+    return [{ tag: made.tags[index] ?? '', leaf: swing.hinge.leaf, length: Math.round(swing.hinge.length) }];
+  });
+
 /** A strip of paper with a leaf on either side of its score, as long as the door. */
 const hingeTemplates = (piece: DerivedPiece, made: MadePiece, units: Units): readonly Template[] =>
-  swingsOf(made).flatMap((swing): readonly Template[] => {
-    if (swing.hinge.kind !== 'paper') return [];
-    const { leaf, length } = swing.hinge;
-    const [wide, long] = [2 * leaf, Math.round(length)];
-    const index = made.assembly.parts.findIndex(({ id }) => id === swing.door);
-    return [
-      {
-        tag: made.tags[index] ?? '',
-        name: 'paper hinge',
-        piece: piece.name,
-        quantity: 1,
-        sizes: sizeText(wide, long, units),
-        region: { outline: rectRing(0, 0, wide, long), holes: [] },
-        guides: [],
-        centres: [],
-        scores: [
-          [
-            [leaf, 0],
-            [leaf, long],
-          ],
+  paperHingesOf(made).map(({ tag, leaf, length }): Template => {
+    const wide = 2 * leaf;
+    return {
+      tag,
+      name: 'paper hinge',
+      piece: piece.name,
+      quantity: 1,
+      sizes: sizeText(wide, length, units),
+      region: { outline: rectRing(0, 0, wide, length), holes: [] },
+      guides: [],
+      centres: [],
+      scores: [
+        [
+          [leaf, 0],
+          [leaf, length],
         ],
-        axis: null,
-        grain: null,
-      },
-    ];
+      ],
+      axis: null,
+      grain: null,
+    };
   });
 
 /** Two templates look the same to eye and knife when they agree to a hundredth of a millimetre. */

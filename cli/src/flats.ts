@@ -1,0 +1,97 @@
+// What is cut of a set beside its boards and sticks: nets of paper, pieces of patterns, hinges of paper. µm, doll size.
+import { cutLineOf } from '@parlor/core/cloth';
+import { outlineOfNet } from '@parlor/core/print';
+import { clothSheets, type DerivedSet, paperHingesOf, type SetDocument, sheetsOfGood } from '@parlor/core/set';
+import { bounds, type Point, type Region, type Ring } from '@parlor/core/shape';
+import { PRINT_STOCKS } from '@parlor/core/stock';
+
+/** A flat thing that is cut out so many times: its outlines with the lower left corner at the origin, and where it is folded. */
+export type Flat = {
+  readonly kind: 'net' | 'pattern' | 'paper hinge';
+  readonly piece: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly of: string;
+  readonly count: number;
+  readonly width: number;
+  readonly height: number;
+  readonly outlines: readonly Region[];
+  /** Folds and scores by their two ends, and by how much each is bent in degrees where that is known. */
+  readonly folds: readonly { readonly from: Point; readonly to: Point; readonly degrees: number | null }[];
+  readonly tabs: readonly Ring[];
+};
+
+const moveTo = (x0: number, y0: number) => {
+  const point = ([x, y]: Point): Point => [Math.round(x - x0) + 0, Math.round(y - y0) + 0];
+  const ring = (points: Ring): Ring => points.map(point);
+  return { point, ring, region: ({ outline, holes }: Region): Region => ({ outline: ring(outline), holes: holes.map(ring) }) };
+};
+
+const netsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedSet['pieces'][number]): readonly Flat[] =>
+  sheetsOfGood(document, derived, piece).map(({ net: { name, net, on }, copies, sheet }): Flat => {
+    const cut = outlineOfNet(net);
+    const { x0, y0, x1, y1 } = bounds(cut.flatMap(({ outline }) => outline));
+    const { point, ring, region } = moveTo(x0, y0);
+    return {
+      ...{ kind: 'net', piece: piece.name, tag: sheet.tag, name, of: PRINT_STOCKS[on].name, count: copies.length },
+      ...{ width: Math.round(x1 - x0), height: Math.round(y1 - y0), outlines: cut.map(region) },
+      folds: [
+        ...net.hinges.map(({ from, to, angle }) => ({
+          from: point(from as Point),
+          to: point(to as Point),
+          degrees: Math.round((angle * 1800) / Math.PI) / 10,
+        })),
+        ...net.tabs.map(({ on: edge }) => ({ from: point(edge.from as Point), to: point(edge.to as Point), degrees: null })),
+      ],
+      tabs: net.tabs.map(({ outline }) => ring(outline as Ring)),
+    };
+  });
+
+const patternsOf = (document: SetDocument, derived: DerivedSet, { id, name: piece }: DerivedSet['pieces'][number]): readonly Flat[] =>
+  clothSheets(document, derived, [id]).map(({ tag, name, piece: cloth, words }): Flat => {
+    const cut = cutLineOf(cloth);
+    const { x0, y0, x1, y1 } = bounds(cut);
+    const { point, region } = moveTo(x0, y0);
+    const [, count, of] = /^cut (\d+) of (.*)$/.exec(words[0] ?? '') ?? [];
+    return {
+      ...{
+        kind: 'pattern',
+        piece,
+        tag,
+        name,
+        of: of ?? 'cloth',
+        count: Number(count ?? 1),
+        width: Math.round(x1 - x0),
+        height: Math.round(y1 - y0),
+      },
+      outlines: [region({ outline: cut, holes: [] })],
+      folds: cloth.folds.map(([from, to]) => ({ from: point(from), to: point(to), degrees: null })),
+      tabs: [],
+    };
+  });
+
+const hingesOf = ({ name: piece, made }: DerivedSet['pieces'][number]): readonly Flat[] =>
+  (made ? paperHingesOf(made) : []).map(
+    ({ tag, leaf, length }): Flat => ({
+      ...{ kind: 'paper hinge', piece, tag, name: 'paper hinge', of: 'paper', count: 1, width: 2 * leaf, height: length, tabs: [] },
+      outlines: [
+        {
+          outline: [
+            [0, 0],
+            [2 * leaf, 0],
+            [2 * leaf, length],
+            [0, length],
+          ],
+          holes: [],
+        },
+      ],
+      folds: [{ from: [leaf, 0], to: [leaf, length], degrees: null }],
+    }),
+  );
+
+/** Every flat thing of a piece. */
+export const flatsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedSet['pieces'][number]): readonly Flat[] => [
+  ...netsOf(document, derived, piece),
+  ...patternsOf(document, derived, piece),
+  ...hingesOf(piece),
+];
