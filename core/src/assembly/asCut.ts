@@ -148,11 +148,16 @@ const mitres = (part: Part): readonly Slant[] => {
   });
 };
 
+/** What is thinner than this has no slant to its edges. Common practice, no source. */
+const THIN = 1_000;
+
 /** The cuts of a part that are not square, with their angle and both lengths.
  *  Shape: part → one for each slanting end of a stick or strip, and for each bevelled edge of a board. Radians, µm. */
 export const slantsOf = (part: Part): readonly Slant[] => {
   // A box has none, and most parts are boxes.
   if (isPlainBox(part)) return [];
   if (part.stuff === 'stick') return stickSlants(part);
+  // A knife cuts film and card square, whatever their edges meet.
+  if (cutThicknessOf(part) < THIN) return [];
   return part.stuff === 'board' || part.stuff === 'clear' ? [...bevels(part), ...mitres(part)] : [];
 };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatLength, parseLength, ruleStep, showLength, UM, type Units } from './index.ts';
+import { formatLength, parseLength, ruleStep, showExact, showLength, showTwo, UM, type Units } from './index.ts';
 
 const unitsGiven = fc.record({ unit: fc.constantFrom('in', 'mm', 'cm'), fine: fc.boolean() }) as fc.Arbitrary<Units>;
 
@@ -45,6 +45,44 @@ describe('lengths on the maker’s rule', () => {
         expect(parsed).toEqual({ ok: true, value: Math.round(feet * UM.ft + (inches + (top % bottom) / bottom) * UM.in) });
       }),
       { seed: 20262, numRuns: 1000 },
+    );
+  });
+});
+
+describe('what no rule tells apart', () => {
+  const inch: Units = { unit: 'in', fine: false };
+  const mm: Units = { unit: 'mm', fine: false };
+
+  it('is said as a gauge reads it, and never as nothing', () => {
+    expect(showLength(300, inch)).toBe('0.012 in');
+    expect(showLength(200, mm)).toBe('0.2 mm');
+    expect(showLength(30, mm)).toBe('0.03 mm');
+    expect(showLength(0, mm)).toBe('0 mm');
+    expect(showExact(4_800, { unit: 'cm', fine: false })).toBe('0.48 cm');
+  });
+
+  it('two lengths that differ read differently, in the maker’s unit alone, the larger one as the larger', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 900_000 }),
+        fc.integer({ min: 1, max: 4_000 }),
+        fc.constantFrom<Units>(inch, mm, { unit: 'cm', fine: true }),
+        (low, more, units) => {
+          const [one, other] = showTwo(low, low + more, units);
+          const number = (text: string): number =>
+            text
+              .replace(/≈ | (in|mm|cm)$/g, '')
+              .split(' ')
+              .reduce(
+                (sum, each) => sum + each.split('/').reduce((top, bottom, at) => (at === 0 ? Number(bottom) : top / Number(bottom)), 0),
+                0,
+              );
+          expect(number(one)).toBeLessThan(number(other));
+          expect([one, other].every((text) => text.endsWith(` ${units.unit}`))).toBe(true);
+          expect(showTwo(low + more, low, units)).toEqual([other, one]);
+        },
+      ),
+      { seed: 24, numRuns: 500 },
     );
   });
 });

@@ -57,8 +57,36 @@ export const formatLength = (lengthUm: number, units: Units): Formatted => {
 /** Beyond this a shown size is marked as rounded: a tenth of a millimetre is about a pencil line's edge. */
 export const ROUNDING_TOLERANCE_UM = 100;
 
-/** A length in words, led by `≈` when the words are off by more than the tolerance. */
+/** A length as a gauge reads it, for what no rule tells apart: to 0.1 mm, 0.01 cm or a thousandth of an inch; below that by two figures. Sizes of boards,
+ *  gaps and letters are said so. */
+export const showExact = (lengthUm: number, { unit }: Units): string => {
+  const length = lengthUm / UM[unit];
+  // Paper and film are told apart by hundredths of a millimetre.
+  const digits = { mm: lengthUm < UM.mm ? 2 : 1, cm: lengthUm < UM.mm ? 3 : 2, in: 3 }[unit];
+  const shown = Number(length.toFixed(digits));
+  return `${shown === 0 && length > 0 ? Number(length.toPrecision(1)) : shown} ${unit}`;
+};
+
+/** A length in words, led by `≈` when the words are off by more than the tolerance. What the rule would call nothing is said as a gauge reads it. */
 export const showLength = (lengthUm: number, units: Units): string => {
   const { text, errorUm } = formatLength(lengthUm, units);
+  if (lengthUm > 0 && 2 * lengthUm < ruleStep(units)) return showExact(lengthUm, units);
   return Math.abs(errorUm) > ROUNDING_TOLERANCE_UM ? `≈ ${text}` : text;
+};
+
+/** Two lengths that are compared, so that they read differently whenever they are: on the rule, on a finer one, or as a gauge reads them. A refusal
+ *  that says “2 in needed, 2 in there” tells nobody anything. */
+export const showTwo = (one: number, other: number, units: Units): readonly [string, string] => {
+  const ways = [showLength, (um: number) => showLength(um, { ...units, fine: true }), showExact] as const;
+  const [first] = ways;
+  if (one === other) return [first(one, units), first(other, units)];
+  const plain = (text: string): string => text.replace('≈ ', '');
+  for (const way of ways) {
+    const [a, b] = [way(one, units), way(other, units)];
+    if (plain(a) !== plain(b)) return [a, b];
+  }
+  const step = { mm: 100, cm: 100, in: UM.in / 1_000 }[units.unit];
+  // A hair apart: the larger one goes up to the next mark of the gauge.
+  const [low, high] = [Math.floor(Math.min(one, other) / step) * step, (Math.floor(Math.min(one, other) / step) + 1) * step];
+  return one < other ? [showExact(low, units), showExact(high, units)] : [showExact(high, units), showExact(low, units)];
 };

@@ -5,7 +5,9 @@ export {
   formatNumber,
   ROUNDING_TOLERANCE_UM,
   ruleStep,
+  showExact,
   showLength,
+  showTwo,
   type Units,
 } from './formatLength.ts';
 export { type DollUm, dollUm, type RealUm, realUm, UM, type Um, type UnitName } from './length.ts';

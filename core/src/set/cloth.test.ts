@@ -73,7 +73,7 @@ const codes = (document: SetDocument, index: number): readonly string[] =>
 const mended = (document: SetDocument, index: number, code: string): readonly string[] => {
   const finding = derive(document).pieces[index]?.findings.find((each) => each.code === code);
   if (!finding?.mend) throw new Error(`no mend for ${code}`);
-  expect(describeMend(finding.mend).length).toBeGreaterThan(4);
+  expect(describeMend(finding.mend, { unit: 'mm', fine: false }).length).toBeGreaterThan(4);
   expect(describeFinding(finding, document.units).reason.length).toBeGreaterThan(20);
   return codes(applyEdit(document, finding.mend.edit).document, index);
 };

@@ -177,7 +177,7 @@ describe('findings', () => {
     expect(short.numbers.needed).toBeGreaterThan(1);
     expect(short.numbers.reach % 10_000).toBe(0);
     expect(describeFinding(short, document.units).reason).toMatch(/covers the lower \d+ mm of Bookcase: a rail/);
-    expect(describeMend(short.mend)).toBe('stop there, under a rail');
+    expect(describeMend(short.mend, { unit: 'mm', fine: false })).toBe('stop there, under a rail');
     const mended = applyEdit(document, short.mend.edit);
     const after = followed(mended.document);
     expect(after.findings.filter(({ code }) => code === 'paper-short')).toEqual([]);

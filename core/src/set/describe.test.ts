@@ -12,7 +12,7 @@ const notes = (file: Record<string, unknown>): readonly string[] => {
   return derive(document).pieces.flatMap(({ findings }) =>
     findings.map((finding) => {
       const { title, reason } = describeFinding(finding, document.units);
-      return `${title}. ${reason}${finding.mend ? ` [${describeMend(finding.mend)}]` : ''}`;
+      return `${title}. ${reason}${finding.mend ? ` [${describeMend(finding.mend, document.units)}]` : ''}`;
     }),
   );
 };
@@ -27,7 +27,7 @@ describe('findings in words', () => {
   it('name the object, both sizes and the mend, in the maker’s units', () => {
     const tight = { ...shallow, front: { kind: 'shelves', count: 4, holds: 'hardback' } };
     expect(notes({ pieces: [tight] })).toEqual([
-      'Too low to stand there. A hardback needs 40 mm at doll size; the gap is 16 mm. [one shelf only]',
+      'Shelf gap too low. A hardback needs 40 mm at doll size; the gap is 16 mm. [one shelf only]',
     ]);
     expect(notes({ units: { unit: 'in' }, pieces: [tight] })[0]).toMatch(/needs ≈ 1 9\/16 in at doll size; the gap is ≈ 5\/8 in/);
   });
@@ -47,12 +47,12 @@ describe('findings in words', () => {
   });
 
   it.each([
-    [{ width: '3 cm', height: '60 cm' }, /^Too small to build\. The boards alone take all there is across/],
-    [{ width: '60 cm', height: '3 cm' }, /^Too small to build\. The boards alone take all there is in height/],
-    [{ width: '60 cm', height: '60 cm', depth: '3 cm' }, /^Too small to build\. The boards alone take all there is in depth/],
+    [{ width: '3 cm', height: '60 cm' }, /^Too small to build\. The boards alone are .* wide; the piece is .* \(doll size\)/],
+    [{ width: '60 cm', height: '3 cm' }, /^Too small to build\. The boards alone are .* high; the piece is/],
+    [{ width: '60 cm', height: '60 cm', depth: '3 cm' }, /^Too small to build\. The boards alone are .* deep; the piece is/],
     [
       { front: { kind: 'columns', slots: [{ size: { clear: '80 cm' } }, { size: { clear: '80 cm' } }] } },
-      /^No room in this row\. Its fixed sizes and boards need .* \[share the room evenly\]$/,
+      /^The bays don’t fit\. Fixed bays and dividers add up to .*; only .* is available .* \[share the room evenly\]$/,
     ],
   ])('say why %j cannot be built', (piece, words) => {
     expect(notes({ pieces: [piece] })[0]).toMatch(words);

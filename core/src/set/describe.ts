@@ -1,4 +1,4 @@
-import { showLength, type Units } from '../measure/index.ts';
+import { showExact, showLength, showTwo, UM, type Units } from '../measure/index.ts';
 import { describeCloth } from './describeCloth.ts';
 import { describeFit } from './describeFit.ts';
 import { describeGood } from './describeGood.ts';
@@ -10,7 +10,11 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 const article = (thing: string): string => `${/^[aeiou]/.test(thing) ? 'An' : 'A'} ${thing}`;
 
-const squareMm = (squareUm: number): string => `${Number((squareUm / 1e6).toFixed(1))} mm²`;
+/** An area in squares of the maker's unit. */
+const squares = (squareUm: number, { unit }: Units): string => {
+  const area = squareUm / UM[unit] ** 2;
+  return `${Number(area < 1 ? area.toPrecision(2) : area.toFixed(1))} ${unit}²`;
+};
 
 const listed = (names: readonly string[]): string =>
   names.length > 6 ? `${names.slice(0, 5).join(', ')} and ${names.length - 5} more` : names.join(', ');
@@ -23,24 +27,26 @@ const stopped = (finding: Finding & { code: 'door-stopped' }, show: (um: number)
   return { title: 'It does not swing', reason: `${finding.part} runs into ${finding.by} ${turns}.${why}` };
 };
 
-const DIRECTIONS = { width: 'across', height: 'in height', depth: 'in depth' } as const;
+const DIRECTIONS = { width: 'wide', height: 'high', depth: 'deep' } as const;
 
 /** The words of a finding, sizes in the maker's units. */
 export const describeFinding = (finding: Finding, units: Units): Described => {
   const show = (lengthUm: number) => showLength(lengthUm, units);
   // Board thicknesses differ by tenths of a millimetre, which no fraction of an inch on a rule tells apart.
-  const showBoard = (lengthUm: number) => showLength(lengthUm, { unit: 'mm', fine: true });
+  const showBoard = (lengthUm: number) => showExact(lengthUm, units);
+  const two = (one: number, other: number) => showTwo(one, other, units);
   switch (finding.code) {
     case 'cannot-be-built': {
-      const { available, needed } = finding.numbers;
+      const [needed, available] = two(finding.numbers.needed, finding.numbers.available);
+      const left = finding.numbers.available <= 0 ? 'nothing is left for them' : `only ${available} is available`;
       return finding.direction === 'bay'
         ? {
-            title: 'No room in this row',
-            reason: `Its fixed sizes and boards need ${show(needed)} at doll size, and there are ${show(available)}.`,
+            title: 'The bays don’t fit',
+            reason: `Fixed bays and dividers add up to ${needed}; ${left} (doll size). Make one smaller, or the piece larger.`,
           }
         : {
             title: 'Too small to build',
-            reason: `The boards alone take all there is ${DIRECTIONS[finding.direction]}: ${show(needed)} needed, ${show(available)} there, at doll size.`,
+            reason: `The boards alone are ${needed} ${DIRECTIONS[finding.direction]}; the piece is ${available} (doll size). Make it larger, or choose a thinner board.`,
           };
     }
     case 'part-larger-than-board':
@@ -66,8 +72,8 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     }
     case 'shelf-gap-too-low':
       return {
-        title: 'Too low to stand there',
-        reason: `${article(finding.object)} needs ${show(finding.numbers.needed)} at doll size; the gap is ${show(finding.numbers.gap)}.`,
+        title: 'Shelf gap too low',
+        reason: `${article(finding.object)} needs ${two(finding.numbers.needed, finding.numbers.gap)[0]} at doll size; the gap is ${two(finding.numbers.needed, finding.numbers.gap)[1]}.`,
       };
     case 'sheet-for-little':
       return {
@@ -125,11 +131,11 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'It tips',
         reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.`,
       };
-    case 'does-not-fit':
-      return {
-        title: 'It does not fit',
-        reason: `There is no room for ${finding.what}: ${show(finding.numbers.needed)} needed, ${show(finding.numbers.available)} there, at doll size.`,
-      };
+    case 'does-not-fit': {
+      const [needed, available] = two(finding.numbers.needed, finding.numbers.available);
+      const left = finding.numbers.available <= 0 ? 'no room is left' : `only ${available} is available`;
+      return { title: 'It does not fit', reason: `There is no room for ${finding.what}: it needs ${needed}, and ${left} (doll size).` };
+    }
     case 'unknown-face':
       return {
         title: 'No such face',
@@ -138,12 +144,12 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'part-too-narrow':
       return {
         title: 'Too narrow to cut',
-        reason: `${finding.part} is ${show(finding.numbers.width)} wide; under ${show(finding.numbers.least)}, twice its thickness, foam board crumbles. A stick does it better.`,
+        reason: `${finding.part} is ${two(finding.numbers.width, finding.numbers.least)[0]} wide; narrower than ${two(finding.numbers.width, finding.numbers.least)[1]}, board crumbles under the knife. A stick does it better.`,
       };
     case 'shelf-too-shallow':
       return {
         title: 'Too shallow to stand there',
-        reason: `${article(finding.object)} needs ${show(finding.numbers.needed)} of depth at doll size; there are ${show(finding.numbers.depth)}.`,
+        reason: `${article(finding.object)} needs ${two(finding.numbers.needed, finding.numbers.depth)[0]} of depth at doll size; there are ${two(finding.numbers.needed, finding.numbers.depth)[1]}.`,
       };
     case 'opening-off-bay':
       return {
@@ -172,7 +178,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'little-joint':
       return {
         title: 'Hardly anything to glue',
-        reason: `${finding.part} touches the rest on ${squareMm(finding.numbers.area)}; less than ${squareMm(finding.numbers.least)}, a square of its thickness, holds nothing.`,
+        reason: `${finding.part} touches the rest on ${squares(finding.numbers.area, units)}; less than ${squares(finding.numbers.least, units)}, a square of its thickness, holds nothing.`,
       };
     case 'goes-not-under':
       return {

@@ -1,6 +1,5 @@
 import { assertNever } from '../kit/index.ts';
-import type { Units } from '../measure/index.ts';
-import { showLength } from '../measure/index.ts';
+import { showExact, showLength, type Units } from '../measure/index.ts';
 import type { Described } from './describeShape.ts';
 import type { Finding } from './finding.ts';
 
@@ -11,8 +10,8 @@ type GoodFinding = Finding & {
 
 /** The words of a finding about small goods, sizes in the maker's units. */
 export const describeGood = (finding: GoodFinding, units: Units): Described => {
-  // Paper is measured in hundredths of a millimetre.
-  const fine = (lengthUm: number) => `${(lengthUm / 1000).toFixed(2)} mm`;
+  // Paper is thinner than any mark of a rule.
+  const fine = (lengthUm: number) => showExact(lengthUm, units);
   switch (finding.code) {
     case 'too-thick-to-fold':
       return {

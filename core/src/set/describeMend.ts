@@ -1,8 +1,10 @@
 import { assertNever } from '../kit/index.ts';
+import { showExact, showLength, type Units } from '../measure/index.ts';
 import type { Mend } from './finding.ts';
 
 /** What a mend's one click does, in words. */
-export const describeMend = (mend: Mend): string => {
+export const describeMend = (mend: Mend, units: Units): string => {
+  const size = mend.size ?? 0;
   switch (mend.kind) {
     case 'fewer-shelves':
       return mend.detail === '0' ? 'take the shelves out' : mend.detail === '1' ? 'one shelf only' : `${mend.detail} shelves instead`;
@@ -19,11 +21,11 @@ export const describeMend = (mend: Mend): string => {
     case 'centre-openings':
       return 'centre the openings on the bays';
     case 'widen-gap':
-      return `a gap of ${mend.detail} mm`;
+      return `a gap of ${showExact(size, units)}`;
     case 'sit-inside':
       return 'let it sit inside';
     case 'move-pin':
-      return `pins ${mend.detail} mm from the edge`;
+      return `pins ${showExact(size, units)} from the edge`;
     case 'glue-up':
       return `glue up ${mend.detail} layers`;
     case 'lower':
@@ -45,7 +47,7 @@ export const describeMend = (mend: Mend): string => {
     case 'cover-edges':
       return `strips on the edges of ${mend.detail}`;
     case 'suit':
-      return `make it ${mend.detail}`;
+      return `make it ${showLength(size, units)} for ${mend.detail}`;
     case 'strip-over':
       return 'put a strip over it';
     case 'rail-over':
@@ -57,7 +59,7 @@ export const describeMend = (mend: Mend): string => {
     case 'thinner-paper':
       return 'print it on plain paper';
     case 'loosen':
-      return 'make it looser by 0.3 mm';
+      return `make it looser by ${showExact(300, units)}`;
     case 'turn-art':
       return mend.detail === '' ? 'turn it the right way up' : `leave “${mend.detail}” out`;
     case 'off-shelf':

@@ -1,5 +1,5 @@
 import { assertNever } from '../kit/index.ts';
-import { showLength, type Units } from '../measure/index.ts';
+import { showExact, showLength, type Units } from '../measure/index.ts';
 import type { Finding } from './finding.ts';
 
 /** A finding in a person's words: what it is, and why with its numbers, all at doll size. */
@@ -16,7 +16,7 @@ const more = (others: number): string =>
 /** The words of a finding about sticks, legs, slots and outlines, sizes in the maker's units. */
 export const describeShape = (finding: ShapeFinding, units: Units): Described => {
   const show = (lengthUm: number) => showLength(lengthUm, units);
-  const fine = (lengthUm: number) => showLength(lengthUm, { unit: 'mm', fine: true });
+  const fine = (lengthUm: number) => showExact(lengthUm, units);
   switch (finding.code) {
     case 'stick-too-thin':
       return {

@@ -149,4 +149,10 @@ export const MEND_KINDS = [
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */
-export type Mend = { readonly kind: (typeof MEND_KINDS)[number]; readonly detail: string; readonly edit: Edit };
+export type Mend = {
+  readonly kind: (typeof MEND_KINDS)[number];
+  readonly detail: string;
+  /** The size that it makes something, in µm at doll size. */
+  readonly size?: number | undefined;
+  readonly edit: Edit;
+};

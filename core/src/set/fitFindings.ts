@@ -1,5 +1,4 @@
 // µm, doll size. What does not suit those who use a piece.
-import { showLength } from '../measure/index.ts';
 import type { Finding } from './finding.ts';
 import { fitOf } from './fit.ts';
 import { type Judged, mendPiece } from './judged.ts';
@@ -8,7 +7,6 @@ import { type Judged, mendPiece } from './judged.ts';
 export const unsuited = ({ piece, built, means }: Judged): readonly Finding[] =>
   fitOf(piece, built.assembly, means).flatMap((fit): readonly Finding[] => {
     if (fit.off === null) return [];
-    const detail = `${showLength(fit.better, { unit: 'mm', fine: false })} for ${fit.doll}`;
     return [
       {
         code: 'does-not-suit',
@@ -19,7 +17,7 @@ export const unsuited = ({ piece, built, means }: Judged): readonly Finding[] =>
         off: fit.off,
         numbers: { value: fit.value, low: fit.low ?? -1, high: fit.high ?? -1 },
         where: { pieceId: piece.id },
-        mend: fit.change && mendPiece(piece, 'suit', fit.change, detail),
+        mend: fit.change && mendPiece(piece, 'suit', fit.change, fit.doll, fit.better),
       },
     ];
   });

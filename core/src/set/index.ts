@@ -41,5 +41,5 @@ export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
 export { slantWords } from './slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';
-export { strangersIn } from './strangers.ts';
+export { strangersIn, tidied } from './strangers.ts';
 export { type PaperHinge, paperHingesOf, templatesOf } from './templates.ts';

@@ -17,9 +17,10 @@ export type Judged<P extends Piece = Piece> = {
 };
 
 /** A mend that changes the piece itself. */
-export const mendPiece = (piece: Piece, kind: Mend['kind'], change: PieceChange, detail = ''): Mend => ({
+export const mendPiece = (piece: Piece, kind: Mend['kind'], change: PieceChange, detail = '', size?: number): Mend => ({
   kind,
   detail,
+  size,
   edit: { kind: 'change-piece', id: piece.id, change },
 });
 

@@ -10,7 +10,7 @@ const said = (document: SetDocument, finding: Finding): string => describeFindin
 /** The document with a finding's mend applied. */
 const mended = (document: SetDocument, finding: Finding | undefined): SetDocument => {
   if (!finding?.mend) throw new Error('no mend');
-  expect(describeMend(finding.mend)).toMatch(/\w/);
+  expect(describeMend(finding.mend, { unit: 'mm', fine: false })).toMatch(/\w/);
   return applyEdit(document, finding.mend.edit).document;
 };
 

@@ -17,9 +17,10 @@ const thicknessOfGroup = (motion: Motion, parts: readonly Part[]): number =>
 
 /** What frees a door: pins further in or a wider gap where its corner sticks, sitting inside where it hits its neighbour. */
 const freeing = (piece: Casework, cell: DoorCell, path: readonly number[], door: Part, thick: number): Mend | null => {
-  const put = (kind: Mend['kind'], change: Partial<DoorCell>, detail = ''): Mend => ({
+  const put = (kind: Mend['kind'], change: Partial<DoorCell>, size?: number): Mend => ({
     kind,
-    detail,
+    detail: '',
+    size,
     edit: { kind: 'put-cell', id: piece.id, path, cell: { ...cell, ...change } },
   });
   const { x1, y1 } = bounds(door.region.outline);
@@ -28,11 +29,11 @@ const freeing = (piece: Casework, cell: DoorCell, path: readonly number[], door:
     // √(a² + (t/2)²) = a + gap  ⇒  a = ((t/2)² − gap²) ÷ (2·gap).
     const gap = Math.max(cell.gap, 300);
     const pin = tenthUp(((thick / 2) ** 2 - gap ** 2) / (2 * gap)) + 100;
-    return pin > cell.pin && pin < wide / 2 ? put('move-pin', { pin: dollUm(pin) }, String(pin / UM.mm)) : null;
+    return pin > cell.pin && pin < wide / 2 ? put('move-pin', { pin: dollUm(pin) }, pin) : null;
   }
   const gap = tenthUp(edgeClearance(wide, thick)) + 100;
   if (cell.fit === 'overlay') return put('sit-inside', { fit: 'inset', gap: dollUm(Math.max(gap, cell.gap)) });
-  return gap > cell.gap && gap <= 5 * UM.mm ? put('widen-gap', { gap: dollUm(gap) }, String(gap / UM.mm)) : null;
+  return gap > cell.gap && gap <= 5 * UM.mm ? put('widen-gap', { gap: dollUm(gap) }, gap) : null;
 };
 
 const stoppedOne = (judged: Judged, stopped: Stopped): Finding => {

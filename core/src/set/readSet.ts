@@ -2,7 +2,6 @@ import type { z } from 'zod';
 import { err, ok, type Result } from '../kit/index.ts';
 import { type Piece, type SetDocument, setSchema } from './document.ts';
 import { sayIssue } from './sayIssue.ts';
-import { tidied } from './strangers.ts';
 
 /** What is wrong with a file, and where: `pieces[0].width`. An empty path is the file as a whole. */
 export type ReadIssue = { readonly path: string; readonly message: string };
@@ -117,4 +116,4 @@ export const readSetFile = (text: string): Result<SetDocument, readonly ReadIssu
 };
 
 /** The text of a `.parlor.json` file: everything written out, lengths in whole micrometres. */
-export const writeSetFile = (document: SetDocument): string => `${JSON.stringify(tidied(document), null, 2)}\n`;
+export const writeSetFile = (document: SetDocument): string => `${JSON.stringify(document, null, 2)}\n`;

@@ -17,6 +17,7 @@ import {
   type SetDocument,
   setSchema,
   strangersIn,
+  tidied,
   writeSetFile,
 } from './index.ts';
 
@@ -48,7 +49,7 @@ describe('what a file names that is not in it', () => {
       'pieces[1].art[0].finish',
       'layouts[0].room',
     ]);
-    const again = readSetFile(writeSetFile(document));
+    const again = readSetFile(writeSetFile(tidied(document)));
     if (!again.ok) throw new Error(JSON.stringify(again.error));
     expect(strangersIn(again.value)).toEqual([]);
     expect(again.value.palette.find(({ id }) => id === 'wiped')?.colour).toBe('#cfc9c0');
@@ -275,7 +276,7 @@ describe('findings', () => {
       expect(describeFinding(finding as NonNullable<typeof finding>, units).reason).toMatch(/\d.*\.$/);
     const mend = finding?.mend;
     if (!mend) throw new Error('no mend');
-    expect(describeMend(mend).length).toBeGreaterThan(5);
+    expect(describeMend(mend, { unit: 'mm', fine: false }).length).toBeGreaterThan(5);
     const mended = applyEdit(document, mend.edit);
     expect(only(mended.document, code)).toEqual([]);
     expect(setSchema.safeParse(mended.document).success).toBe(true);

@@ -88,7 +88,7 @@ describe('seats and legs', () => {
     expect(said(document, 'leg-outside')).toMatch(/reaches .*mm beyond what it carries/);
     const mend = find(document, 'leg-outside')?.mend;
     if (!mend) throw new Error('no mend');
-    expect(describeMend(mend)).toBe('let the feet stand under the edge');
+    expect(describeMend(mend, { unit: 'mm', fine: false })).toBe('let the feet stand under the edge');
     const mended = applyEdit(document, mend.edit);
     expect(find(mended.document, 'leg-outside')).toBeUndefined();
     expect(applyEdit(mended.document, mended.inverse).document).toEqual(document);
@@ -102,7 +102,7 @@ describe('slots and outlines', () => {
     expect(said(document, 'slot-too-loose')).toMatch(/0\.9 mm of play in its slot; beyond 0\.4 mm/);
     const mend = find(document, 'slot-too-loose')?.mend;
     if (!mend) throw new Error('no mend');
-    expect(describeMend(mend)).toBe('make the slots tighter');
+    expect(describeMend(mend, { unit: 'mm', fine: false })).toBe('make the slots tighter');
     expect(find(applyEdit(document, mend.edit).document, 'slot-too-loose')).toBeUndefined();
   });
 

@@ -27,10 +27,10 @@ export const MarginNote = ({ finding, of }: Props) => {
         <button
           type="button"
           className="flex items-center gap-1 min-h-touch -my-1 underline underline-offset-4 decoration-2 font-semibold hover:text-ink"
-          onClick={() => finding.mend && edit(`${describeMend(finding.mend)}`, finding.mend.edit)}
+          onClick={() => finding.mend && edit(describeMend(finding.mend, units), finding.mend.edit)}
         >
           <Check size={15} aria-hidden="true" />
-          {describeMend(finding.mend)}
+          {describeMend(finding.mend, units)}
         </button>
       )}
     </li>

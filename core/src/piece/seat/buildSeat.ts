@@ -74,7 +74,7 @@ export const buildSeat = (piece: Seat, means: Means): Result<Built, PieceProblem
     return err({ code: 'too-small', direction: 'height', available: Math.max(0, seatTop), needed: pad + thick + 1 });
   const deep = Math.max(sheets.back.thickness, pad) * (hasBack ? 2 : 0);
   const problem =
-    lack('the seat before its back', depth - lean, 2 * deep + 4 * thick) ??
+    lack(hasBack ? 'the seat before its back' : 'a seat so deep', depth - lean, 2 * deep + 4 * thick) ??
     lack('the back above the seat', height, hasBack ? seatTop + 3 * thick : 0) ??
     lack('a back that stands rather than lies', height - seatTop, hasBack ? 1.2 * lean : -1);
   if (problem) return err(problem);

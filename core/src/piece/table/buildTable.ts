@@ -33,7 +33,7 @@ const tooSmall = (plan: Plan): PieceProblem | undefined => {
       under.z1 - under.z0,
       Math.max(2 * deep, inside, piece.stands === 'trestles' ? legWidth : 0, 2 * t) + 2_000,
     ],
-    ['the aprons under the top', under.y1, apron + 1],
+    ['the aprons under the top', under.y1, apron],
     ['the top above the floor', under.y1, piece.stands === 'trestles' ? 2 * legWidth + 1_000 : 1],
     [
       'the stretchers between floor and aprons',

@@ -1,4 +1,4 @@
-import { dollUm, showLength } from '@parlor/core/measure';
+import { showExact, showLength } from '@parlor/core/measure';
 import { type ClothThing, clothFor } from '@parlor/core/piece';
 import { clothSheets, cutsOfCloth, type DerivedPiece, type PieceChange } from '@parlor/core/set';
 import { clothThickness } from '@parlor/core/stock';
@@ -92,7 +92,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
       <section aria-label="What it takes">
         <h3 className="text-head">What it takes</h3>
         <p className="text-note">
-          {cloth.name}, {showLength(dollUm(clothThickness(cloth)), { unit: 'mm', fine: true })} thick; how it lies on its cloth stands under{' '}
+          {cloth.name}, {showExact(clothThickness(cloth), units)} thick; how it lies on its cloth stands under{' '}
           <Link to={`/sets/${setId}/cutting#cloth`} className="underline underline-offset-4 decoration-dotted">
             Cutting
           </Link>

@@ -1,5 +1,5 @@
 import type { Part } from '@parlor/core/assembly';
-import { showLength } from '@parlor/core/measure';
+import { showExact } from '@parlor/core/measure';
 import type { Good } from '@parlor/core/piece';
 import { type DerivedPiece, type GoodSheet, placeOnShelf, shelfAt } from '@parlor/core/set';
 import { PRINT_STOCKS } from '@parlor/core/stock';
@@ -117,7 +117,7 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
             <li key={extra.what}>{takenWords(extra, units)}</li>
           ))}
           {good.form === 'can' && sizeOfHole(sheets) > 0 && (
-            <li>a straw or wick of at most {showLength(sizeOfHole(sheets), { unit: 'mm', fine: true })} across</li>
+            <li>a straw or wick of at most {showExact(sizeOfHole(sheets), units)} across</li>
           )}
         </ul>
       </section>

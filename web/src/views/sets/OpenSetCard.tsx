@@ -1,4 +1,4 @@
-import { type SetDocument, writeSetFile } from '@parlor/core/set';
+import { type SetDocument, tidied, writeSetFile } from '@parlor/core/set';
 import { Link } from 'react-router';
 import { api, closed, noticed, useAppDispatch, useAppSelector, useEdit } from '../../state/index.ts';
 import { Button, saveAs, TextField } from '../../ui/index.ts';
@@ -49,7 +49,7 @@ export const OpenSetCard = ({ onChanged }: { readonly onChanged: () => void }) =
         </Link>
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => saveAs(fileName(document), 'application/json', writeSetFile(document))}>Save as a file</Button>
+        <Button onClick={() => saveAs(fileName(document), 'application/json', writeSetFile(tidied(document)))}>Save as a file</Button>
         <Button look="quiet" onClick={() => void remove()}>
           Take off the shelf
         </Button>
