@@ -110,7 +110,7 @@ const rawEdges = ({ parts, surfaces, worn, finishes, outside }: Dressed, dress: 
     const finish = finishOf(worn[index], finishes);
     const isRaw = !finish || (finish.how !== 'paint' && finish.edges === 'raw');
     if (!isEdge(surface) || !isRaw || !dressedParts.has(surface.part) || parts[surface.part]?.stuff !== 'board') return;
-    if (isTurnedAway(dress, surface, outside)) return;
+    if (isTurnedAway(dress, parts[surface.part] as Part, surface, outside)) return;
     for (const region of surface.exposed) {
       const { x0, x1 } = bounds(region.outline);
       length += x1 - x0;

@@ -86,8 +86,12 @@ const isOn = (at: WornAt, part: Part, face: FaceId): boolean => {
   }
 };
 
-/** Faces on the side that stands against the wall, and on the one that stands on the floor. */
-export const isTurnedAway = (dress: Dress, surface: Surface, outside: Box): boolean => {
+/** Boards of a room's wall are drawn as they are seen from inside: what lies behind looks out of the room. Their ids say what they are. */
+const OUT_OF_ROOM = /\/wall-\d+(\/second)?( piece \d+)?$/;
+
+/** Faces on the side that stands against the wall, on the one that stands on the floor, and those that look out of a room. */
+export const isTurnedAway = (dress: Dress, part: Pick<Part, 'id'>, surface: Surface, outside: Box): boolean => {
+  if (surface.id === 'back' && OUT_OF_ROOM.test(part.id)) return !dress.behind;
   const way = looksTo(surface);
   if (!way) return false;
   const { origin } = surface.pose;
@@ -97,7 +101,7 @@ export const isTurnedAway = (dress: Dress, surface: Surface, outside: Box): bool
 };
 
 /** What a face wears: the nearest choice, and of equals the last; undefined where nothing was chosen or it stays bare. Only boards and
- *  sticks are dressed; a choice for one part or face holds wherever it looks to. */
+ *  sticks are dressed; a choice for one face holds wherever it looks to. */
 export const wornBy = (dress: Dress, part: Part, surface: Surface, outside: Box): Wear | undefined => {
   if (part.stuff !== 'board' && part.stuff !== 'stick') return undefined;
   let best: Wear | undefined;
@@ -105,5 +109,5 @@ export const wornBy = (dress: Dress, part: Part, surface: Surface, outside: Box)
     if (isOn(wear.at, part, surface.id) && (!best || RANK[wear.at.kind] >= RANK[best.at.kind])) best = wear;
   }
   if (!best || best.finish === null) return undefined;
-  return RANK[best.at.kind] < RANK.part && isTurnedAway(dress, surface, outside) ? undefined : best;
+  return best.at.kind !== 'face' && isTurnedAway(dress, part, surface, outside) ? undefined : best;
 };

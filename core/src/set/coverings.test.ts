@@ -46,6 +46,28 @@ const followed = (document: SetDocument) => {
 const brick = { id: 'brick', name: 'brick', art: { kind: 'pattern', pattern: 'running bond' } };
 const dots = (supply: object) => ({ id: 'dots', name: 'dots', art: { kind: 'pattern', pattern: 'dots' }, edges: 'strips', supply });
 
+describe('a room dressed by the list', () => {
+  const paint = { id: 'paint', name: 'paint', how: 'paint', art: { kind: 'plain', ink: 'chalk' } };
+  const painted = (at: object, more: object = {}): number => {
+    const room = { family: 'room', id: 'r', name: 'room', width: '2400 mm', depth: '1800 mm', height: '2400 mm' };
+    const big = [{ id: 'white', nominal: '5 mm', sheets: [{ name: 'large', width: '2 m', height: '2 m' }] }];
+    const document = setOf([paint], [{ ...room, dress: { wears: [{ at, finish: 'paint' }], ...more } }], { boards: big });
+    return followed(document).coverings[0]?.covering.paints[0]?.area ?? 0;
+  };
+
+  it.each([
+    ['every back wall', { kind: 'role', role: 'back' }, 'behind'],
+    ['the back wall alone', { kind: 'part', part: 'r/wall-0' }, 'behind'],
+    ['a side wall alone', { kind: 'part', part: 'r/wall-1' }, 'behind'],
+    ['the floor alone', { kind: 'part', part: 'r/floor' }, 'underneath'],
+  ])('%s wears it on the side that is seen; on the other one only when that is asked for', (_, at, option) => {
+    const [one, both] = [painted(at), painted(at, { [option]: true })];
+    expect(one).toBeGreaterThan(0);
+    expect(both).toBeGreaterThan(1.8 * one);
+    expect(both).toBeLessThan(2.4 * one);
+  });
+});
+
 describe('what it takes', () => {
   it('a floor of 18 × 24 in from 12 × 12 in papers laid whole takes four, two by two (common practice, no source)', () => {
     const [across, up] = [18, 24].map((inches) => seamsOf(inches * UM.in, 12 * UM.in, null).length + 1) as [number, number];
