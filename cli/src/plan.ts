@@ -37,11 +37,14 @@ const makeFiles = async (document: SetDocument, derived: DerivedSet, fonts: PdfF
   return files;
 };
 
+/** Errors of a piece that was built without something, or is larger than what it is cut from. */
+const UNPLANNED: ReadonlySet<string> = new Set(['part-larger-than-board', 'left-out', 'cannot-be-built']);
+
 /** What could not be planned, a sentence each: pieces that cannot be built, and parts that no sheet is large enough for. */
 const unplanned = ({ units }: SetDocument, { pieces }: DerivedSet): readonly string[] =>
   pieces.flatMap(({ name, made, findings }) =>
     findings
-      .filter(({ code, severity }) => severity === 'error' && (made === null || code === 'part-larger-than-board'))
+      .filter(({ code, severity }) => severity === 'error' && (made === null || UNPLANNED.has(code)))
       .map((finding) => {
         const { title, reason } = describeFinding(finding, units);
         return `${name}: ${title}. ${reason}`;

@@ -43,6 +43,7 @@ export {
 export type { Space } from './kit/panels.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
+export { type BuiltWithout, buildWithout, type LeftMend, type LeftOut } from './leaveOut.ts';
 export { ODD_WORDS } from './odd/fields.ts';
 export { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd/odd.ts';
 export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';

@@ -2,11 +2,13 @@
 import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spliced, spliced } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
+import { ok } from '../kit/index.ts';
 import type { Scale } from '../measure/index.ts';
 import {
   type Bay,
   belongs,
   buildPiece,
+  buildWithout,
   type Extra,
   hostOf,
   type Means,
@@ -22,7 +24,7 @@ import { clothThickness, hasNap, thicknessOf, type Wanted } from '../stock/index
 import { fitsBoard } from './boardFindings.ts';
 import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
-import { findingsOf, problemFinding } from './findings.ts';
+import { findingsOf, leftOutFinding, problemFinding } from './findings.ts';
 import { type PlaceAt, placeNamed, placesOf } from './places.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
 
@@ -96,8 +98,11 @@ const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] =
 const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
   const { boards } = means;
-  const built = buildPiece(piece, means);
+  const whole = buildPiece(piece, means);
+  const without = whole.ok ? null : buildWithout(piece, means, whole.error);
+  const built = without?.ok ? ok(without.value.built) : whole;
   if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
+  const left = without?.ok ? without.value.left : [];
   const { trim } = cutting;
   const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built.value;
   const { assembly, spliced: joined } =
@@ -125,7 +130,19 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     ...named,
     made,
     problem: null,
-    findings: findingsOf({ piece, means, trim, built: { ...built.value, assembly }, inspection, groups, joined }),
+    findings: [
+      ...left.map((each) => leftOutFinding(piece, each)),
+      // What is judged is what stands: decisions about what was left out would be read into it.
+      ...findingsOf({
+        piece: without?.ok ? without.value.piece : piece,
+        means,
+        trim,
+        built: { ...built.value, assembly },
+        inspection,
+        groups,
+        joined,
+      }),
+    ],
   };
 };
 

@@ -131,6 +131,19 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'It tips',
         reason: `${show(finding.numbers.height)} tall on ${show(finding.numbers.depth)} of depth is more than twice as tall as deep.`,
       };
+    case 'left-out': {
+      const { available, needed } = finding.numbers;
+      const [needs, has] = two(needed, available);
+      const why = available <= 0 ? `it needs ${needs}, and no room is left` : `it needs ${needs}, and only ${has} is available`;
+      const there = finding.lacks === null || needed <= 1 ? '' : ` (${finding.lacks})`;
+      return {
+        title: 'Left out',
+        reason:
+          needed <= 1
+            ? `The ${finding.what.replace(/^the /, '')} does not fit: ${finding.lacks ?? 'there is no room for it'}. Everything else is built.`
+            : `The ${finding.what.replace(/^the /, '')} does not fit${there}: ${why} (doll size). Everything else is built.`,
+      };
+    }
     case 'does-not-fit': {
       const [needed, available] = two(finding.numbers.needed, finding.numbers.available);
       const left = finding.numbers.available <= 0 ? 'no room is left' : `only ${available} is available`;

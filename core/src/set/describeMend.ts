@@ -6,6 +6,14 @@ import type { Mend } from './finding.ts';
 export const describeMend = (mend: Mend, units: Units): string => {
   const size = mend.size ?? 0;
   switch (mend.kind) {
+    case 'opening-moved':
+      return 'move it along the wall';
+    case 'opening-lowered':
+      return 'lower it';
+    case 'opening-smaller':
+      return 'make it smaller';
+    case 'take-out':
+      return `take ${mend.detail.startsWith('the ') ? mend.detail : `the ${mend.detail}`} out`;
     case 'fewer-shelves':
       return mend.detail === '0' ? 'take the shelves out' : mend.detail === '1' ? 'one shelf only' : `${mend.detail} shelves instead`;
     case 'hold-inside':

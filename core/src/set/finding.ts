@@ -2,7 +2,13 @@ import type { RuleName } from '../doll/index.ts';
 import type { Edit } from './edit.ts';
 
 /** What a finding is about. */
-export type Where = { readonly pieceId: string; readonly bay?: readonly number[]; readonly partIds?: readonly string[] };
+export type Where = {
+  readonly pieceId: string;
+  readonly bay?: readonly number[];
+  readonly partIds?: readonly string[];
+  /** An opening of a room: its shell, the wall of that, which of the wall's. */
+  readonly opening?: { readonly shell: number; readonly wall: number; readonly index: number };
+};
 
 /** A judgement that a careful maker would make: what is wrong, how much, and the edit that mends it, where there is one.
  *  Numbers are µm; which world they belong to stands in `describeFinding`. */
@@ -16,6 +22,7 @@ type Numbers<Key extends string> = { readonly numbers: Readonly<Record<Key, numb
 
 export type FindingCase =
   | ({ readonly code: 'cannot-be-built'; readonly direction: 'width' | 'height' | 'depth' | 'bay' } & Numbers<'available' | 'needed'>)
+  | ({ readonly code: 'left-out'; readonly what: string; readonly lacks: string | null } & Numbers<'available' | 'needed'>)
   | ({ readonly code: 'does-not-fit'; readonly what: string } & Numbers<'available' | 'needed'>)
   | ({ readonly code: 'unknown-face'; readonly what: string; readonly face: string } & Numbers<never>)
   | ({ readonly code: 'part-larger-than-board'; readonly part: string; readonly board: string } & Numbers<'width' | 'height'>)
@@ -108,6 +115,10 @@ export type FindingCase =
     } & Numbers<'value' | 'low' | 'high'>);
 
 export const MEND_KINDS = [
+  'opening-moved',
+  'opening-lowered',
+  'opening-smaller',
+  'take-out',
   'fewer-shelves',
   'hold-inside',
   'fix-to-wall',

@@ -1,12 +1,13 @@
 // µm. What a careful maker would notice about one piece.
 import { type Box, stuckIn } from '../assembly/index.ts';
 import { dollOf, inWorld, UM } from '../measure/index.ts';
-import { type Casework, cellAt, type PieceProblem } from '../piece/index.ts';
+import { type Casework, cellAt, type LeftOut, type PieceProblem } from '../piece/index.ts';
 import { normalOf } from '../shape/index.ts';
 import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from './boardFindings.ts';
 import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver } from './caseworkFindings.ts';
 import { clothFindings, oddFindings, placeGone } from './clothFindings.ts';
 import type { Piece } from './document.ts';
+import type { PieceChange } from './edit.ts';
 import type { Finding, Mend } from './finding.ts';
 import { unsuited } from './fitFindings.ts';
 import { goodFindings } from './goodFindings.ts';
@@ -146,6 +147,29 @@ const shareOut = (piece: Piece, path: readonly number[]): Mend | null => {
   if (cell?.kind !== 'columns' && cell?.kind !== 'rows') return null;
   const slots = cell.slots.map((slot) => ({ ...slot, size: { share: 1 } }));
   return { kind: 'share-bays', detail: '', edit: { kind: 'put-cell', id: piece.id, path, cell: { ...cell, slots } } };
+};
+
+/** The finding that stands for something that a piece was built without. */
+export const leftOutFinding = (piece: Piece, { name, bay, opening, problem, mend, mended }: LeftOut): Finding => {
+  const change: PieceChange =
+    mended.family === 'room'
+      ? { walls: mended.walls, between: mended.between, shells: mended.shells }
+      : { front: (mended as Casework).front };
+  const takeOut: Mend = { kind: mend, detail: name, edit: { kind: 'change-piece', id: piece.id, change } };
+  // A row without room is told as one, with the bays shared out as its mend.
+  if (problem.code === 'no-room') {
+    const found = problemFinding(piece, problem);
+    return { ...found, mend: found.mend ?? takeOut };
+  }
+  return {
+    code: 'left-out',
+    severity: 'error',
+    what: name,
+    lacks: problem.code === 'does-not-fit' ? problem.what : null,
+    numbers: 'needed' in problem ? { available: problem.available, needed: problem.needed } : { available: 0, needed: 0 },
+    where: { pieceId: piece.id, ...(bay && { bay }), ...(opening && { opening }) },
+    mend: takeOut,
+  };
 };
 
 /** The finding that stands for a piece which cannot be built. */

@@ -22,18 +22,9 @@ const FRAMED: ReadonlySet<WallOpening['form']> = new Set(['window', 'door', 'arc
 
 const standsLow = ({ form }: WallOpening): boolean => form === 'door';
 
-/** The openings of a wall as they are decided, those of a shop's front among them. `ends`: what stands in its corners. */
-export const openedIn = (
-  plan: RoomPlan,
-  wall: Wall,
-  id: string,
-  length: number,
-  clear: number,
-  ends: readonly [left: number, right: number],
-): Result<readonly Opened[], PieceProblem> => {
-  if (wall.kind === 'shop') return shopBays(plan, wall, id, length, clear);
-  const opened = wall.openings.map((opening, index): Opened => {
-    const { doll } = plan;
+/** Where each opening of a wall is decided to be, whether there is room for it or not. */
+export const openingsDecided = ({ doll }: Pick<RoomPlan, 'doll'>, wall: Wall, id: string, length: number): readonly Opened[] =>
+  wall.openings.map((opening, index): Opened => {
     const play = opening.form === 'bought' ? 2 * opening.play : 0;
     const y0 = standsLow(opening) ? 0 : doll(opening.up);
     const width = doll(opening.width) + play;
@@ -49,6 +40,18 @@ export const openedIn = (
       border: FRAMED.has(opening.form) ? doll(opening.border) : 0,
     };
   });
+
+/** The openings of a wall as they are decided, those of a shop's front among them. `ends`: what stands in its corners. */
+export const openedIn = (
+  plan: RoomPlan,
+  wall: Wall,
+  id: string,
+  length: number,
+  clear: number,
+  ends: readonly [left: number, right: number],
+): Result<readonly Opened[], PieceProblem> => {
+  if (wall.kind === 'shop') return shopBays(plan, wall, id, length, clear);
+  const opened = openingsDecided(plan, wall, id, length);
   const beside = (a: Opened, b: Opened): number => Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1) - a.border - b.border;
   const least = 500;
   const problem = opened.reduce<PieceProblem | undefined>(

@@ -1,7 +1,7 @@
 // µm, doll size. A room's clear plan as things are placed in it; of several shells one plan, with what stands between them.
 import type { Measure } from '../../measure/index.ts';
 import type { Means } from '../kit/means.ts';
-import { openedIn } from './holes.ts';
+import { openedIn, openingsDecided } from './holes.ts';
 import type { Opened } from './opened.ts';
 import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf, wallAt } from './plan.ts';
 import { type Room, sideName } from './room.ts';
@@ -69,6 +69,7 @@ export type PlanOfRoom = {
 };
 
 const openedAlong = (plan: RoomPlan, wall: Wall, length: number): readonly Opened[] => {
+  if (wall.kind !== 'shop') return openingsDecided(plan, wall, '', length);
   const opened = openedIn(plan, wall, '', length, plan.clear, [0, 0]);
   return opened.ok ? opened.value : [];
 };

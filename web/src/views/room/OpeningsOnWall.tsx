@@ -3,7 +3,7 @@ import { asRoom, OPENING_WORDS, type PlanOpening } from '@parlor/core/piece';
 import { lengthOf, type RoomSide, snappedTo } from '@parlor/core/room';
 import { type Arranged, openingMoved } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
-import { useEdit, useScale, useUnits } from '../../state/index.ts';
+import { useDerivedPiece, useEdit, useScale, useUnits } from '../../state/index.ts';
 import { mm } from '../../ui/index.ts';
 import { gridOf, UP_THE_WALL } from './where.ts';
 
@@ -63,10 +63,14 @@ export const OpeningsOnWall = ({ arranged: { room, space }, side, pointOf }: Pro
     const step = grid * (event.shiftKey ? 10 : 1);
     move(opening, [arrow[0] * step, formOf(opening) === 'door' ? 0 : arrow[1] * step]);
   };
+  const left =
+    useDerivedPiece(room.id)?.findings.flatMap(({ code, where }) => (code === 'left-out' && where.opening ? [where.opening] : [])) ?? [];
   return side.openings.map((opening) => {
     const { shell, wall, index, x0, x1, y0, y1 } = opening;
     const mine = held && held.opening.shell === shell && held.opening.wall === wall && held.opening.index === index;
     const [dx, dy] = mine ? held.by : [0, 0];
+    // What there is no room for is shown where it was meant to be, and can be moved from there.
+    const ghost = left.some((each) => each.shell === shell && each.wall === wall && each.index === index);
     return (
       <rect
         key={`${shell} ${wall} ${index}`}
@@ -76,14 +80,16 @@ export const OpeningsOnWall = ({ arranged: { room, space }, side, pointOf }: Pro
         height={mm(y1 - y0)}
         fill={mine ? 'var(--moss)' : 'transparent'}
         fillOpacity={mine ? 0.18 : 1}
-        stroke={mine ? 'var(--moss)' : 'transparent'}
+        stroke={mine ? 'var(--moss)' : ghost ? 'var(--rose)' : 'transparent'}
         strokeWidth="2.5"
+        strokeDasharray={ghost && !mine ? '6 5' : undefined}
+        data-ghost={ghost || undefined}
         vectorEffect="non-scaling-stroke"
         className="cursor-grab outline-none focus-visible:stroke-[var(--ink)]"
         role="button"
         tabIndex={0}
         data-opening={index}
-        aria-label={`${OPENING_WORDS[formOf(opening)]} in the ${side.name}, ${showLength(Math.round(x0), units)} from its left end, ${showLength(Math.round(y0), units)} up; arrows move it`}
+        aria-label={`${OPENING_WORDS[formOf(opening)]} in the ${side.name}, ${showLength(Math.round(x0), units)} from its left end, ${showLength(Math.round(y0), units)} up; ${ghost ? 'left out: it does not fit; ' : ''}arrows move it`}
         onKeyDown={(event) => onKeyDown(event, opening)}
         onPointerDown={(event) => {
           event.stopPropagation();
