@@ -81,7 +81,7 @@ describe('a case with a bay that does not fit', () => {
     expect(piece?.made?.assembly.parts.some(({ role }) => role === 'door')).toBe(true);
     const [found] = leftOut(document);
     expect(found?.finding.where.bay).toEqual([1]);
-    expect(found?.text).toMatch(/add up to .* mm; only .* mm is available/);
+    expect(found?.text).toMatch(/^Bay 2 does not fit: it needs .* mm, and/);
     const edit = found?.finding.mend?.edit;
     if (!edit) throw new Error('no mend');
     expect(leftOut(applyEdit(document, edit).document)).toEqual([]);

@@ -67,7 +67,7 @@ const nameOf = (room: Room, { shell, list, wall, opening }: Ref, form: WallOpeni
   const owner = shell === 0 ? room : { plan: room.shells[shell - 1]?.shell.plan ?? room.plan };
   const count = (shell === 0 ? room : room.shells[shell - 1]?.shell)?.[list][wall]?.openings.length ?? 1;
   const which = count > 1 ? `, opening ${opening + 1}` : '';
-  return `${OPENING_WORDS[form].replace(/^an? /, '')} in the ${list === 'between' ? 'wall between' : sideName(owner, wall)}${of}${which}`;
+  return `the ${OPENING_WORDS[form].replace(/^an? /, '')} in the ${list === 'between' ? 'wall between' : sideName(owner, wall)}${of}${which}`;
 };
 
 const roomWithout = (room: Room, means: Means): Result<BuiltWithout, PieceProblem> => {

@@ -36,7 +36,7 @@ describe('findings in words', () => {
     const found = notes({ pieces: [{ width: '90 cm', height: '180 cm', depth: '30 cm' }] });
     expect(found).toEqual([
       'It tips. 300 mm tall on 50 mm of depth is more than twice as tall as deep. [fix it to the wall]',
-      'A thick board. White foam board is 5 mm where a usual 18 mm furniture board would be 3 mm at this scale: the inside comes out tighter by 4 mm. [hold the inside]',
+      'A thick board. White foam board is 5 mm where a usual furniture board of 18 mm would be 3 mm at this scale: the inside comes out tighter by 4 mm. [hold the inside]',
     ]);
   });
 

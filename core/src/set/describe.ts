@@ -123,7 +123,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
       const { board, scaled } = finding.numbers;
       return {
         title: board > scaled ? 'A thick board' : 'A thin board',
-        reason: `${capital(finding.board)} is ${showBoard(board)} where a usual 18 mm furniture board would be ${showBoard(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${showBoard(2 * Math.abs(board - scaled))}.`,
+        reason: `${capital(finding.board)} is ${showBoard(board)} where a usual furniture board of ${showBoard(18 * UM.mm)} would be ${showBoard(scaled)} at this scale: the inside comes out ${board > scaled ? 'tighter' : 'wider'} by ${showBoard(2 * Math.abs(board - scaled))}.`,
       };
     }
     case 'tips-over':
@@ -140,8 +140,8 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
         title: 'Left out',
         reason:
           needed <= 1
-            ? `The ${finding.what.replace(/^the /, '')} does not fit: ${finding.lacks ?? 'there is no room for it'}. Everything else is built.`
-            : `The ${finding.what.replace(/^the /, '')} does not fit${there}: ${why} (doll size). Everything else is built.`,
+            ? `${capital(finding.what)} does not fit: ${finding.lacks ?? 'there is no room for it'}. Everything else is built.`
+            : `${capital(finding.what)} does not fit${there}: ${why} (doll size). Everything else is built.`,
       };
     }
     case 'does-not-fit': {

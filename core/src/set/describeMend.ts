@@ -13,7 +13,7 @@ export const describeMend = (mend: Mend, units: Units): string => {
     case 'opening-smaller':
       return 'make it smaller';
     case 'take-out':
-      return `take ${mend.detail.startsWith('the ') ? mend.detail : `the ${mend.detail}`} out`;
+      return `take ${mend.detail} out`;
     case 'fewer-shelves':
       return mend.detail === '0' ? 'take the shelves out' : mend.detail === '1' ? 'one shelf only' : `${mend.detail} shelves instead`;
     case 'hold-inside':

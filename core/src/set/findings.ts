@@ -157,10 +157,8 @@ export const leftOutFinding = (piece: Piece, { name, bay, opening, problem, mend
       : { front: (mended as Casework).front };
   const takeOut: Mend = { kind: mend, detail: name, edit: { kind: 'change-piece', id: piece.id, change } };
   // A row without room is told as one, with the bays shared out as its mend.
-  if (problem.code === 'no-room') {
-    const found = problemFinding(piece, problem);
-    return { ...found, mend: found.mend ?? takeOut };
-  }
+  const shared = problem.code === 'no-room' ? problemFinding(piece, problem) : null;
+  if (shared?.mend) return shared;
   return {
     code: 'left-out',
     severity: 'error',
