@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PRESETS } from '../piece/index.ts';
 import { derive, describeFinding, describeMend, readSet, type SetDocument } from './index.ts';
 
 const read = (file: Record<string, unknown>): SetDocument => {
@@ -56,5 +57,30 @@ describe('findings in words', () => {
     ],
   ])('say why %j cannot be built', (piece, words) => {
     expect(notes({ pieces: [piece] })[0]).toMatch(words);
+  });
+});
+
+describe('units', () => {
+  const words = (document: SetDocument): readonly string[] =>
+    derive(document).pieces.flatMap(({ findings }) =>
+      findings.flatMap((finding) => {
+        const { title, reason } = describeFinding(finding, document.units);
+        return [title, reason, ...(finding.mend ? [describeMend(finding.mend, document.units)] : [])];
+      }),
+    );
+  // What is sold by a name keeps it: a dowel of 3 mm is called so in every shop.
+  const named = (text: string): string => text.replaceAll(/(square|round) dowel, \d+ mm/g, '');
+
+  it.each([
+    ['in', /\b(mm|cm)\b|mm²/],
+    ['mm', /\d in\b|\bcm\b|″/],
+    ['cm', /\d in\b|\bmm\b|″/],
+  ] as const)('in a set in %s no note and no mend speaks another one', (unit, other) => {
+    const doll = { height: '29 cm', scale: { by: 'ratio', ratio: 12 } };
+    const found = [0, 1, 2, 3].flatMap((part) =>
+      words(read({ pieces: PRESETS.filter((_, index) => index % 4 === part).map(({ piece }) => piece), units: { unit }, doll })),
+    );
+    expect(found.length).toBeGreaterThan(50);
+    expect(found.filter((text) => other.test(named(text)))).toEqual([]);
   });
 });
