@@ -47,6 +47,24 @@ describe('the cut list', () => {
     );
   });
 
+  it('gives slices of a pie one tag, whichever way each lies, and a mirrored or notched one as well or its own', () => {
+    const slice = (turn: number, tip = 0): Ring =>
+      [
+        [tip, 0] as const,
+        ...Array.from({ length: 9 }, (_, step) => [40_000 * Math.cos(step / 16), 40_000 * Math.sin(step / 16)] as const),
+      ].map(([x, y]): Point => [Math.round(x * Math.cos(turn) - y * Math.sin(turn)), Math.round(x * Math.sin(turn) + y * Math.cos(turn))]);
+    const slices = Array.from({ length: 12 }, (_, index) => part(slice((index * Math.PI) / 6)));
+    expect(cutList(1, slices, () => false).map(({ parts }) => parts.length)).toEqual([12]);
+    const mirrored = part(
+      slice(0.7)
+        .map(([x, y]): Point => [-x, y])
+        .toReversed(),
+    );
+    expect(cutList(1, [...slices, mirrored, part(slice(0.3, 60))], () => false).map(({ parts }) => parts.length)).toEqual([13, 1]);
+    // Grain has a way: there each lies otherwise.
+    expect(cutList(1, slices, () => true).length).toBeGreaterThan(1);
+  });
+
   it('keeps grained parts apart when their grain runs another way, and lets half turns be one', () => {
     const [wide, tall] = [part(rectRing(0, 0, 100_000, 40_000)), part(rectRing(0, 0, 40_000, 100_000))];
     expect(cutList(1, [wide, tall], () => true)).toHaveLength(2);

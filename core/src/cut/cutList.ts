@@ -1,6 +1,7 @@
 // µm, doll size.
 import { cutRegionOf, cutThicknessOf, type Part, type Slant, type Stuff, slantsOf } from '../assembly/index.ts';
 import { asRect, bounds, type Region, type Ring, sameRegion } from '../shape/index.ts';
+import { congruent } from './congruent.ts';
 import { isCurve, outlineKey, roughKey, sizeKey, snapper } from './outlineKey.ts';
 
 /** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
@@ -80,6 +81,10 @@ const slantKeys = (slants: readonly (readonly Slant[])[]): readonly string[] => 
   );
 };
 
+/** Whether two outlines are cut alike; without grain by any turn. */
+const isAlike = (one: Region, other: Region, grained: boolean): boolean =>
+  one === other || sameRegion(one, other) || (!grained && congruent(one, other));
+
 /** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
@@ -126,7 +131,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     const known: { readonly region: Region; readonly key: string }[] = [];
     for (const index of members) {
       const region = members.length === 1 || parts[index]?.stuff === 'stick' ? undefined : regions[index];
-      const like = region && known.find((other) => other.region === region || sameRegion(other.region, region));
+      const like = region && known.find((other) => isAlike(other.region, region, grained(parts[index] as Part)));
       keys[index] = like?.key ?? (region ? `${key} ${outlineKey(region, grained(parts[index] as Part))}` : key);
       if (region && !like) known.push({ region, key: keys[index] });
     }

@@ -55,7 +55,8 @@ export const sizeKey = (wide: number, high: number, grained: boolean): string =>
 
 /** A quick text that congruent outlines share, and others may. */
 export const roughKey = ({ outline, holes }: Region, grained: boolean): string => {
-  if (isCurve(outline) || holes.some(isCurve)) return `curved ${outline.length} ${holes.length}`;
+  // Without grain an outline may be turned by any angle, which changes the box round it.
+  if (!grained || isCurve(outline) || holes.some(isCurve)) return `shaped ${outline.length} ${holes.length}`;
   const { x0, y0, x1, y1 } = bounds(outline);
   const area = [outline, ...holes].reduce((sum, ring) => sum + ringArea(ring), 0);
   return `${sizeKey(x1 - x0, y1 - y0, grained)} ${outline.length} ${holes.length} ${area}`;

@@ -1,4 +1,5 @@
 export { type Elevation, elevationOf, placeAt, type SeenThing, seenAt } from './elevation.ts';
+export { freePlace } from './freePlace.ts';
 export { type Judged as LayoutJudged, judgeLayout, shares } from './judge.ts';
 export { type Layout, layoutOf, layoutSchema, type Placed } from './layout.ts';
 export { besideIt, type Standing, standAt } from './place.ts';

@@ -8,6 +8,7 @@ import { openKernel, solidOf } from '../piece/kernel.testing.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
 import {
   footprintOf,
+  freePlace,
   goesInto,
   judgeLayout,
   type Placed,
@@ -309,5 +310,53 @@ describe('putting a room away', () => {
     const flat = { apart: true, boards: 4, width: 500, depth: 300, height: 20 };
     expect(goesInto(flat, [25, 310, 505])).toBe(true);
     expect(goesInto(flat, [505, 290, 25])).toBe(false);
+  });
+});
+
+describe('what is put into a room', () => {
+  const KEYS = ['wardrobe', 'bookcase', 'dining-table', 'side-chair', 'night-stand', 'square-stool', 'sofa', 'round-table'];
+
+  it('goes one after the other along the walls, its back to them: nothing clashes, nothing stands outside or in a doorway', () => {
+    const { space } = roomOf(900, 600, { skirting: mm(12) });
+    let standing: readonly ReturnType<typeof standAt>[] = [];
+    for (const key of KEYS) {
+      const assembly = built(preset(key));
+      standing = [...standing, standAt(assembly, freePlace(space, standing, assembly, key), space)];
+    }
+    expect(judgeLayout(space, standing)).toMatchObject({ clashes: [], outside: [] });
+    // The first stands in the back left corner, against the skirting.
+    const [first] = standing;
+    expect([first?.placed.turn, (first?.body.whole.min[2] ?? 0) - space.corner[2]]).toEqual([0, space.skirting]);
+    // Each wall has some of them.
+    expect(new Set(standing.map(({ placed }) => placed.turn)).size).toBeGreaterThan(1);
+  });
+
+  it('keeps out of doorways and from before windows; what lies flat goes into the middle', () => {
+    const { space } = roomOf(500, 400);
+    const withDoor = {
+      ...space,
+      sides: space.sides.map((side, index) => (index === 0 ? { ...side, doors: [[0, 260_000] as const] } : side)),
+    };
+    const assembly = built(preset('night-stand'));
+    const placed = freePlace(withDoor, [], assembly, 'n');
+    expect(placed.x).toBeGreaterThan(260_000);
+    const flat: Assembly = {
+      ...assembly,
+      parts: assembly.parts.slice(0, 1).map((part) => ({
+        ...part,
+        thickness: 1_000,
+        region: {
+          outline: [
+            [0, 0],
+            [90_000, 0],
+            [90_000, 5_000],
+            [0, 5_000],
+          ],
+          holes: [],
+        },
+        pose: { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0] },
+      })),
+    };
+    expect(freePlace(space, [], flat, 'rug')).toMatchObject({ x: 250_000, z: 200_000 });
   });
 });

@@ -8,11 +8,8 @@ const KINDS: Readonly<Record<string, string>> = {
   number: 'a number',
   int: 'a whole number',
   boolean: 'true or false',
-  object: 'a group of fields in braces',
-  record: 'a group of fields in braces',
+  object: 'a group of fields',
   array: 'a list',
-  tuple: 'a list',
-  null: 'null',
 };
 
 const kindOf = (name: string): string => KINDS[name] ?? name;
@@ -66,12 +63,8 @@ export const sayIssue = (issue: RawIssue): string | undefined => {
       return issue.input === ''
         ? 'This must not be empty.'
         : `At least ${sized(issue.origin, issue.minimum)}; ${shown(issue.input)} stands there.`;
-    case 'not_multiple_of':
-      return `This must be a multiple of ${issue.divisor}; ${shown(issue.input)} stands there.`;
     case 'invalid_format':
-      return issue.format === 'date'
-        ? `This must be a date such as 2026-03-01; ${shown(issue.input)} stands there.`
-        : `${shown(issue.input)} cannot stand here.`;
+      return `${shown(issue.input)} cannot stand here.`;
     case 'invalid_union':
       return ofKinds(issue) ?? `${shown(issue.input)} cannot stand here.`;
     default:

@@ -217,8 +217,11 @@ const hingeTemplates = (piece: DerivedPiece, made: MadePiece, units: Units): rea
   });
 
 /** Two templates look the same to eye and knife when they agree to a hundredth of a millimetre. */
-const looks = ({ tag, region, guides, centres, scores }: Template): string =>
-  JSON.stringify([tag, region, guides, centres, scores], (_, value) => (typeof value === 'number' ? Math.round(value / 10) : value));
+const looks = ({ tag, name, region, guides, centres, scores }: Template): string =>
+  // One tag is one outline, however it is turned: where nothing is drawn on it one template does for all.
+  guides.length + centres.length + scores.length === 0
+    ? `${tag} ${name === 'paper hinge'}`
+    : JSON.stringify([tag, region, guides, centres, scores], (_, value) => (typeof value === 'number' ? Math.round(value / 10) : value));
 
 /** Parts whose templates would look the same share one, which says how many to cut. Parts of one tag with different guide lines
  *  (a left and a right side) get one each. */

@@ -1,12 +1,12 @@
 import { dollUm, UM } from '@parlor/core/measure';
 import { hostOf } from '@parlor/core/piece';
-import type { Placed } from '@parlor/core/room';
+import { freePlace, type Placed } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { RotateCcw, RotateCw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
 import { Button, Choice, Picker, SizeField } from '../../ui/index.ts';
-import { newLayout, placedAt, turnedBy, withChosen, withLayout, withoutLayout } from './layouts.ts';
+import { newLayout, turnedBy, withChosen, withLayout, withoutLayout } from './layouts.ts';
 
 type Props = {
   readonly arranged: Arranged;
@@ -73,8 +73,6 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
   const wanted = outside.find(({ id }) => id === next) ?? outside[0];
   const inHand = standing.find(({ placed }) => placed.piece === chosen);
   const name = pieces.find(({ id }) => id === chosen)?.name ?? '';
-  const depth = Math.max(...space.ring.map(([, z]) => z));
-  const width = Math.max(...space.ring.map(([x]) => x));
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-1">
       {wanted ? (
@@ -89,7 +87,8 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
           </div>
           <Button
             onClick={() => {
-              onPlace(`${wanted.name} put into the room`, placedAt(wanted.id, width / 2, depth / 2));
+              const made = derived?.pieces.find(({ id }) => id === wanted.id)?.made;
+              if (made) onPlace(`${wanted.name} put into the room`, freePlace(space, standing, made.assembly, wanted.id));
               onChoose(wanted.id);
             }}
           >
