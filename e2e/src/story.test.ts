@@ -121,8 +121,8 @@ describe('a maker’s way through', () => {
     await page.keyboard.press('Enter');
     await h.press('door: a door');
     await h.reads('[data-testid="verdict"]', /8 parts · closes exactly/);
-    await h.type('shared clear width of bay 1', '30 cm');
-    await h.see('input[data-size="fixed clear width of bay 1"]');
+    await h.type('shared clear width of bay 2', '30 cm');
+    await h.see('input[data-size="fixed clear width of bay 2"]');
     await h.saved();
     await h.choose('a[href$="/cutting"]');
     await h.reads('[data-board="white"] svg title', /34A left side/);

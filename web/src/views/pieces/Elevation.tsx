@@ -49,7 +49,7 @@ const Chain = ({ kind, stretches, sight, right, piece, scale }: ChainProps) => {
         <SizeField
           pencil
           world="real"
-          label={`${fixed ? 'fixed' : 'shared'} clear ${word} of bay ${path.join('.')}`}
+          label={`${fixed ? 'fixed' : 'shared'} clear ${word} of bay ${path.map((at) => at + 1).join('.')}`}
           lengthUm={toReal(dollUm(lengthUm), scale)}
           min={UM.mm}
           max={10 * UM.m}
