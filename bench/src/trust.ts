@@ -1,5 +1,6 @@
 // What can happen to a shelf, many times over: power cuts, kills, hostile input, many hands, PostgreSQL going away. Writes the table in
-// docs/benchmarks.md. `npm run bench:trust` runs all of it (about an hour); words after it choose (`cuts kills inputs load starts postgres`).
+// docs/benchmarks.md. `npm run bench:trust` runs all of it (about an hour); words after it choose (`cuts kills inputs load starts postgres`, or of the
+// inputs `documents files drawings journals copies`); each row is written as soon as it is known.
 import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -34,7 +35,7 @@ const cutPower = (states: number, seed: number, ...more: string[]): Promise<Row>
   });
 
 const kills = async (rounds: number): Promise<Row> => {
-  const { tried, lost } = await killRounds(rounds, 1_000);
+  const { tried, lost } = await killRounds(rounds, 1_000, (done) => done % 50 === 0 && say(`… ${done} of ${rounds} kills`));
   for (const line of lost) say(line);
   return [`kill -9 in mid-save, ${rounds} times`, `${tried} saves, ${lost.length} lost or half-written`];
 };
@@ -48,22 +49,19 @@ const COUNTS: Readonly<Record<string, number>> = {
   copies: 100_000,
 };
 
-const inputs = async (): Promise<readonly Row[]> => {
-  const rows: Row[] = [];
-  for (const [door, count] of Object.entries(COUNTS)) {
-    let faults = 0;
-    let slowest = 0;
-    for (let seed = 100_001; seed <= 100_000 + count; seed += 1) {
-      const before = performance.now();
-      await Promise.resolve(DOORS[door]?.(seed)).catch((problem) => {
-        faults += 1;
-        say(`${door}, seed ${seed}: ${problem}`);
-      });
-      slowest = Math.max(slowest, performance.now() - before);
-    }
-    rows.push([`${count.toLocaleString('en')} mutated ${door}`, `${faults} faults, the slowest ${Math.round(slowest)} ms`]);
+const inputsFor = async (door: string, count: number): Promise<Row> => {
+  let faults = 0;
+  let slowest = 0;
+  for (let seed = 100_001; seed <= 100_000 + count; seed += 1) {
+    const before = performance.now();
+    await Promise.resolve(DOORS[door]?.(seed)).catch((problem) => {
+      faults += 1;
+      say(`${door}, seed ${seed}: ${problem}`);
+    });
+    slowest = Math.max(slowest, performance.now() - before);
+    if ((seed - 100_000) % 25_000 === 0) say(`… ${seed - 100_000} of ${count} ${door}, ${faults} faults`);
   }
-  return rows;
+  return [`${count.toLocaleString('en')} mutated ${door}`, `${faults} faults, the slowest ${Math.round(slowest)} ms`];
 };
 
 const memoryOf = ({ child }: Started): number =>
@@ -211,29 +209,33 @@ const postgres = async (): Promise<readonly Row[]> => {
 const WORK: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   cuts: async () => [await cutPower(1_000, 11), await cutPower(60, 12, 'deaf')],
   kills: async () => [await kills(1_000)],
-  inputs,
+  ...Object.fromEntries(Object.entries(COUNTS).map(([door, count]) => [door, async () => [await inputsFor(door, count)]])),
   load,
   starts: async () => [await starts()],
   postgres,
 };
 
-const chosen = process.argv.slice(2);
-const rows: Row[] = [];
+const file = join(root, 'docs/benchmarks.md');
+
+/** Puts rows into the table as soon as they are known: the whole takes hours, and may be broken off. */
+const put = (rows: readonly Row[]): void => {
+  const text = readFileSync(file, 'utf8');
+  const [, known = ''] = /<!-- trust -->\n([\s\S]*?)<!-- \/trust -->/.exec(text) ?? [];
+  const kept = new Map(
+    known.split('\n').flatMap((line) => (/^\| (?!what|---)/.test(line) ? [[line.split(' | ')[0]?.slice(2) ?? '', line] as const] : [])),
+  );
+  for (const [what, came] of rows) kept.set(what, `| ${what} | ${came} |`);
+  const table = `<!-- trust -->\n| what | what came of it |\n|---|---|\n${[...kept.values()].join('\n')}\n<!-- /trust -->`;
+  writeFileSync(file, text.replace(/<!-- trust -->[\s\S]*<!-- \/trust -->/, table));
+};
+
+const words = process.argv.slice(2);
+const chosen = words.includes('inputs') ? [...words, ...Object.keys(COUNTS)] : words;
 for (const [name, work] of Object.entries(WORK)) {
   if (chosen.length > 0 && !chosen.includes(name)) continue;
-  for (const row of await work()) {
-    rows.push(row);
-    say(`${row[0]}: ${row[1]}`);
-  }
+  const rows = await work();
+  for (const [what, came] of rows) say(`${what}: ${came}`);
+  put(rows);
 }
 endAll();
-const file = join(root, 'docs/benchmarks.md');
-const text = readFileSync(file, 'utf8');
-const [, known = ''] = /<!-- trust -->\n([\s\S]*?)<!-- \/trust -->/.exec(text) ?? [];
-const kept = new Map(
-  known.split('\n').flatMap((line) => (/^\| (?!what|---)/.test(line) ? [[line.split(' | ')[0]?.slice(2) ?? '', line] as const] : [])),
-);
-for (const [what, came] of rows) kept.set(what, `| ${what} | ${came} |`);
-const table = `<!-- trust -->\n| what | what came of it |\n|---|---|\n${[...kept.values()].join('\n')}\n<!-- /trust -->`;
-writeFileSync(file, text.replace(/<!-- trust -->[\s\S]*<!-- \/trust -->/, table));
 process.exit(0);

@@ -10,7 +10,11 @@ const SETS = ['harbour-post-office', 'potting-shed', 'night-ferry-hall'];
 type Known = { revision: number; name: string; tried: string };
 
 /** Saves over and over and kills in between, so many times. Gives back how many saves were tried, and what was lost or half-written, in words. */
-export const killRounds = async (rounds: number, seed: number): Promise<{ readonly tried: number; readonly lost: readonly string[] }> => {
+export const killRounds = async (
+  rounds: number,
+  seed: number,
+  told: (done: number) => unknown = () => undefined,
+): Promise<{ readonly tried: number; readonly lost: readonly string[] }> => {
   const random = seededRandom(seed);
   const known = new Map<string, Known>(SETS.map((id) => [id, { revision: 1, name: '', tried: '' }]));
   const lost: string[] = [];
@@ -52,6 +56,7 @@ export const killRounds = async (rounds: number, seed: number): Promise<{ readon
     await new Promise((later) => setTimeout(later, 60 + random() * 240));
     await killed(child);
     await Promise.all(hands);
+    told(round + 1);
   }
   rmSync(directory, { recursive: true, force: true });
   return { tried, lost };
