@@ -54,7 +54,8 @@ const plannedDemo = (name: string): Planned => {
   return plan;
 };
 
-describe('parlor plan', () => {
+// A demo set with all its coverings takes a quiet machine 17 s.
+describe('parlor plan', { timeout: 240_000 }, () => {
   it('writes the files that there is something for, and the same bytes each time', () => {
     const file = join(place(), 'two.parlor.json');
     const set = JSON.parse(readFileSync(join(root, 'demo/2-potting-shed.parlor.json'), 'utf8')) as { pieces: unknown[] };
