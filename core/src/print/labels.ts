@@ -1,5 +1,5 @@
 // µm. Where words stand on a drawing: within the region that they name, on no other words, and on no line where that can be. One placer for all drawings.
-import { bounds, liesIn, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { asRect, bounds, liesIn, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { textWidth } from './letterWidths.ts';
 import { line, type Mark, type TextMark, textBox } from './page.ts';
 
@@ -43,25 +43,39 @@ const meets = ({ ring, closed, box }: Line, rect: Rect): boolean => {
   return false;
 };
 
-/** So many places are tried along a side, and no closer than this. */
+/** So many places are tried along a side, and no closer than this; fewer in an outline of many corners, where each costs more. */
 const TRIES = 17;
+const FEWER_TRIES = 7;
+const MANY_CORNERS = 60;
 const STEP = 700;
 
-const along = (from: number, to: number): readonly number[] => {
+const along = (from: number, to: number, most: number): readonly number[] => {
   if (to <= from) return [(from + to) / 2];
-  const count = Math.max(2, Math.min(TRIES, Math.floor((to - from) / STEP) + 1));
+  const count = Math.max(2, Math.min(most, Math.floor((to - from) / STEP) + 1));
   return Array.from({ length: count }, (_, index) => from + ((to - from) * index) / (count - 1));
 };
 
-/** Middles that a block of this size may have within a box, the nearest to a point first. */
-const middles = ({ x0, y0, x1, y1 }: Rect, [wide, high]: readonly [number, number], [nx, ny]: Point): readonly Point[] => {
-  if (wide > x1 - x0 || high > y1 - y0) return [];
+/** Middles that a block of this size may have within a box, the nearest to a point first: that one does mostly, and the others are not asked for. */
+function* middles({ x0, y0, x1, y1 }: Rect, [wide, high]: readonly [number, number], [nx, ny]: Point, most: number): Generator<Point> {
+  if (wide > x1 - x0 || high > y1 - y0) return;
   const clamp = (value: number, low: number, top: number): number => Math.min(Math.max(value, low), top);
   const [left, right, low, top] = [x0 + wide / 2, x1 - wide / 2, y0 + high / 2, y1 - high / 2];
-  const first: Point = [clamp(nx, left, right), clamp(ny, low, top)];
-  const others = along(left, right).flatMap((x) => along(low, top).map((y): Point => [x, y]));
+  yield [clamp(nx, left, right), clamp(ny, low, top)];
+  const others = along(left, right, most).flatMap((x) => along(low, top, most).map((y): Point => [x, y]));
   const far = ([x, y]: Point): number => (x - nx) ** 2 + (y - ny) ** 2;
-  return [first, ...others.sort((a, b) => far(a) - far(b))];
+  yield* others.sort((a, b) => far(a) - far(b));
+}
+
+const asked = new WeakMap<Region, Map<string, boolean>>();
+
+/** Whether a rectangle lies in a region: asked again for words that keep off lines and for those that do not. */
+const lies = (region: Region, rect: Rect): boolean => {
+  const known = asked.get(region) ?? new Map<string, boolean>();
+  asked.set(region, known);
+  const key = `${rect.x0} ${rect.y0} ${rect.x1} ${rect.y1}`;
+  const found = known.get(key) ?? liesIn(rect, region) === true;
+  known.set(key, found);
+  return found;
 };
 
 /** A placer for one drawing; `lines` are those that words keep off where they can. */
@@ -71,13 +85,18 @@ export const placerFor = (lines: readonly { readonly points: Ring; readonly clos
   const spot: Placer['spot'] = (region, { width, height }, shy, near) => {
     const box = bounds(region.outline);
     const upright = box.y1 - box.y0 > 1.2 * (box.x1 - box.x0);
+    // Most regions are rectangles: there whatever lies in the box lies in the region.
+    const whole = region.holes.length === 0 && asRect(region.outline) !== undefined;
+    const corners = region.holes.reduce((sum, hole) => sum + hole.length, region.outline.length);
+    const most = corners > MANY_CORNERS ? FEWER_TRIES : TRIES;
     for (const angle of upright ? ([90, 0] as const) : ([0, 90] as const)) {
       const [wide, high] = angle === 0 ? [width, height] : [height, width];
-      for (const at of middles(box, [wide, high], near ?? [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2])) {
+      for (const at of middles(box, [wide, high], near ?? [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2], most)) {
         const rect: Rect = { x0: at[0] - wide / 2, y0: at[1] - high / 2, x1: at[0] + wide / 2, y1: at[1] + high / 2 };
         const airy = grownBy(rect, AIR);
-        if (!taken.every((other) => apart(airy, other)) || liesIn(rect, region) !== true) continue;
+        if (!taken.every((other) => apart(airy, other))) continue;
         if (shy && known.some((each) => meets(each, airy))) continue;
+        if (!whole && !lies(region, rect)) continue;
         taken.push(rect);
         return { at, angle };
       }
