@@ -3,10 +3,9 @@
 // framework for bounds for higher-dimensional orthogonal packing problems" (2004), u(k) and U(ε); Carlier, Clautiaux & Moukrim, "New reduction
 // procedures and lower bounds for the two-dimensional bin packing problem with fixed orientation" (2007), f(k) and the raising of sizes.
 
-/** A rectangle to be cut `count` times; `turns` when it may also lie on its side. */
-export type BoundItem = { readonly width: number; readonly height: number; readonly count: number; readonly turns: boolean };
+import { apartFromAll, type BoundItem, type BoundSheet, type OneItem } from './apart.ts';
 
-export type BoundSheet = { readonly width: number; readonly height: number };
+export type { BoundItem, BoundSheet } from './apart.ts';
 
 type Feasible = (length: number) => number;
 
@@ -143,8 +142,6 @@ const sizesOf = (items: readonly BoundItem[], sheet: BoundSheet, effort: BoundEf
 /** How hard to look: sizes may be raised first, which takes longer and sometimes shows one sheet more. */
 export type BoundEffort = 'quick' | 'thorough';
 
-type OneItem = Omit<BoundItem, 'count'>;
-
 /** What makes items one kind. */
 export const kindKey = ({ width, height, turns }: OneItem): string => `${width} ${height} ${turns}`;
 
@@ -258,35 +255,6 @@ const wholeCost = (total: number, kinds: readonly BoundKind[], holds: readonly n
     return best;
   };
   return from(0, total);
-};
-
-const waysOf = ({ width, height, turns }: OneItem): readonly (readonly [number, number])[] =>
-  turns && width !== height
-    ? [
-        [width, height],
-        [height, width],
-      ]
-    : [[width, height]];
-
-/** Whether two rectangles can be cut from one sheet: then they lie side by side, or one above the other. */
-const pairFits = (one: OneItem, other: OneItem, sheet: BoundSheet): boolean =>
-  waysOf(one).some(([w, h]) =>
-    waysOf(other).some(
-      ([v, g]) => (w + v <= sheet.width && Math.max(h, g) <= sheet.height) || (h + g <= sheet.height && Math.max(w, v) <= sheet.width),
-    ),
-  );
-
-/** How many there are of which no two can share a sheet of any kind, gathered from the largest on: so many sheets are needed at least. */
-const apartFromAll = (items: readonly BoundItem[], kinds: readonly BoundSheet[]): number => {
-  const share = (one: OneItem, other: OneItem): boolean => kinds.some((kind) => pairFits(one, other, kind));
-  const apart: BoundItem[] = [];
-  let found = 0;
-  for (const item of items.toSorted((a, b) => b.width * b.height - a.width * a.height)) {
-    if (apart.some((other) => share(item, other))) continue;
-    apart.push(item);
-    found += share(item, item) ? 1 : item.count;
-  }
-  return found;
 };
 
 /** What cannot be told from rectangles: parts that are not rectangles cover at least so much. */

@@ -1,5 +1,5 @@
 // µm. Where words stand on a drawing: within the region that they name, on no other words, and on no line where that can be. One placer for all drawings.
-import { asRect, bounds, liesIn, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
+import { asRect, bounds, enters, liesIn, type Point, type Rect, type Region, type Ring } from '../shape/index.ts';
 import { textWidth } from './letterWidths.ts';
 import { line, type Mark, type TextMark, textBox } from './page.ts';
 
@@ -24,22 +24,13 @@ const apart = (a: Rect, b: Rect): boolean => a.x0 >= b.x1 || b.x0 >= a.x1 || a.y
 
 const grownBy = ({ x0, y0, x1, y1 }: Rect, by: number): Rect => ({ x0: x0 - by, y0: y0 - by, x1: x1 + by, y1: y1 + by });
 
-/** Whether the line between two points comes into a rectangle. */
-const crosses = ([xa, ya]: Point, [xb, yb]: Point, rect: Rect): boolean => {
-  if (Math.max(xa, xb) <= rect.x0 || Math.min(xa, xb) >= rect.x1 || Math.max(ya, yb) <= rect.y0 || Math.min(ya, yb) >= rect.y1)
-    return false;
-  const side = (x: number, y: number): number => (xb - xa) * (y - ya) - (yb - ya) * (x - xa);
-  const sides = [side(rect.x0, rect.y0), side(rect.x1, rect.y0), side(rect.x1, rect.y1), side(rect.x0, rect.y1)];
-  return Math.min(...sides) <= 0 && Math.max(...sides) >= 0;
-};
-
 type Line = { readonly ring: Ring; readonly closed: boolean; readonly box: Rect };
 
 const meets = ({ ring, closed, box }: Line, rect: Rect): boolean => {
   if (box.x0 > rect.x1 || box.x1 < rect.x0 || box.y0 > rect.y1 || box.y1 < rect.y0) return false;
   const ends = closed ? ring.length : ring.length - 1;
   for (let index = 0; index < ends; index += 1)
-    if (crosses(ring[index] as Point, ring[(index + 1) % ring.length] as Point, rect)) return true;
+    if (enters(ring[index] as Point, ring[(index + 1) % ring.length] as Point, rect)) return true;
   return false;
 };
 

@@ -95,6 +95,15 @@ const tagsOf = (groups: readonly CutGroup[], count: number): readonly string[] =
   return tags;
 };
 
+/** Findings of a piece that was built without something: mends that decide about the piece would be made from what was built, and take out for good what
+ *  was only left out. They come back once that is mended. */
+const withoutMends = (isPart: boolean, findings: readonly Finding[]): readonly Finding[] =>
+  isPart
+    ? findings.map((finding) =>
+        finding.mend && ['change-piece', 'put-cell', 'all'].includes(finding.mend.edit.kind) ? { ...finding, mend: null } : finding,
+      )
+    : findings;
+
 const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
   const { boards } = means;
@@ -133,15 +142,18 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     findings: [
       ...left.map((each) => leftOutFinding(piece, each)),
       // What is judged is what stands: decisions about what was left out would be read into it.
-      ...findingsOf({
-        piece: without?.ok ? without.value.piece : piece,
-        means,
-        trim,
-        built: { ...built.value, assembly },
-        inspection,
-        groups,
-        joined,
-      }),
+      ...withoutMends(
+        left.length > 0,
+        findingsOf({
+          piece: without?.ok ? without.value.piece : piece,
+          means,
+          trim,
+          built: { ...built.value, assembly },
+          inspection,
+          groups,
+          joined,
+        }),
+      ),
     ],
   };
 };

@@ -17,8 +17,10 @@ import {
 } from '../shape/index.ts';
 import type { DerivedSet, MadePiece } from './derive.ts';
 
-type Guide = Template['guides'][number];
-type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
+export type Guide = Template['guides'][number];
+
+/** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
+export type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
 
 /** A stick laid flat: along its run from its first point, across its broad side. What slants is seen as its broad face shows it. */
 const alongStick = (

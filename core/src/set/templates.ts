@@ -18,9 +18,8 @@ import {
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { slantWords } from './slantWords.ts';
-import { stickDrawn } from './stickMarks.ts';
+import { type Drawn, type Guide, stickDrawn } from './stickMarks.ts';
 
-type Guide = Template['guides'][number];
 type Swing = Motion & { kind: 'swing' };
 
 const sizeText = (width: number, height: number, units: Units): string => `${showLength(width, units)} × ${showLength(height, units)}`;
@@ -105,9 +104,6 @@ const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
     const inside = at[0] > box.x0 && at[0] < box.x1 && at[1] > box.y0 && at[1] < box.y1;
     return inside && apart >= 0 && apart < BESIDE ? [at] : [];
   });
-
-/** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
-type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
 
 /** The same with its scores: all that is drawn on a part wherever it is cut, its lower left corner at the origin. */
 export type PartDrawn = Drawn & Pick<Template, 'scores'>;

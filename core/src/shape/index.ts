@@ -6,6 +6,7 @@ export { boardWithEdge, chordsOf, ellipseRing, TOP_EDGES, type TopEdge } from '.
 export {
   asRect,
   bounds,
+  enters,
   isInRing,
   liesIn,
   mirroredRing,

@@ -73,7 +73,7 @@ export const sameRegion = (a: Region, b: Region): boolean =>
   a.holes.every((hole, index) => sameRing(hole, b.holes[index] as Ring));
 
 /** True when a side from one point to another runs through the inside of a rectangle: by separating axes. */
-const enters = ([xa, ya]: Point, [xb, yb]: Point, { x0, y0, x1, y1 }: Rect): boolean => {
+export const enters = ([xa, ya]: Point, [xb, yb]: Point, { x0, y0, x1, y1 }: Rect): boolean => {
   if (Math.max(xa, xb) <= x0 || Math.min(xa, xb) >= x1 || Math.max(ya, yb) <= y0 || Math.min(ya, yb) >= y1) return false;
   if (xa === xb || ya === yb) return true;
   const side = (x: number, y: number): number => Math.sign((xb - xa) * (y - ya) - (yb - ya) * (x - xa));
