@@ -15,7 +15,7 @@ const read = (directory: string, after = 0) => readJournal<Entry>(directory, aft
 /** A journal of so many entries in one segment, and the path of that. */
 const written = (count: number, directory = place()): { readonly directory: string; readonly file: string } => {
   const { next, chain } = read(directory);
-  const journal = openJournal<Entry>(directory, next, chain);
+  const journal = openJournal<Entry>(directory, next, chain, 0);
   for (let index = 0; index < count; index += 1) journal.append(entry(next + index));
   journal.close();
   return { directory, file: join(directory, readdirSync(directory).sort().at(-1) as string) };
@@ -115,7 +115,7 @@ describe('the journal', () => {
     const { directory, file } = written(5);
     spoil(file, (bytes, starts) => Buffer.concat([bytes.subarray(0, starts[2]), bytes.subarray(starts[3])]));
     expect(read(directory)).toMatchObject({ gaps: [{ from: 3, to: 3 }], damage: [] });
-    const journal = openJournal<Entry>(directory, 40, '');
+    const journal = openJournal<Entry>(directory, 40, '', 0);
     journal.append(entry(40));
     journal.close();
     expect(read(directory).gaps).toEqual([
@@ -129,7 +129,7 @@ describe('the journal', () => {
     const [one, other] = [written(6), written(6)];
     spoil(other.file, (bytes) => Buffer.from(bytes.toString().replaceAll('set-2', 'set-7')));
     const theirs = place();
-    const journal = openJournal<Entry>(theirs, 1, '');
+    const journal = openJournal<Entry>(theirs, 1, '', 0);
     for (const id of [1, 9, 9, 9, 9, 9]) journal.append(entry(id));
     journal.close();
     const their = readFileSync(join(theirs, readdirSync(theirs)[0] as string));
@@ -139,7 +139,7 @@ describe('the journal', () => {
 
   it('an entry that nobody was answered is taken back, and its number is given again', () => {
     const directory = place();
-    const journal = openJournal<Entry>(directory, 1, '');
+    const journal = openJournal<Entry>(directory, 1, '', 0);
     journal.append(entry('kept'));
     journal.append(entry('taken back'));
     journal.undo();
@@ -150,9 +150,25 @@ describe('the journal', () => {
     expect(read(directory).entries.map((each) => each.entry.id)).toEqual([entry('kept').id, entry('next').id]);
   });
 
+  it('counts what was written since it was trimmed, also by those who had it open before', () => {
+    const { directory } = written(3);
+    written(2, directory);
+    const { next, chain } = read(directory);
+    const whole = openJournal<Entry>(directory, next, chain, 0);
+    const sizes = readdirSync(directory).map((name) => readFileSync(join(directory, name)).length);
+    expect([whole.size(), whole.segments()]).toEqual([sizes.reduce((sum, each) => sum + each, 0), 3]);
+    whole.close();
+    const journal = openJournal<Entry>(directory, next, chain, 3);
+    expect(journal.size()).toBe(sizes[1]);
+    journal.append(entry(next));
+    expect(journal.turn()).toBe(6);
+    expect([journal.size(), journal.segments()]).toEqual([0, 1]);
+    journal.close();
+  });
+
   it('drops only segments of which nothing is needed, and reads only those that are', () => {
     const directory = place();
-    const journal = openJournal<Entry>(directory, 1, '');
+    const journal = openJournal<Entry>(directory, 1, '', 0);
     for (let number = 1; number <= 9; number += 1) {
       journal.append(entry(number));
       if (number % 3 === 0) journal.turn();

@@ -34,7 +34,10 @@ export type Journal<E> = {
   readonly append: (entry: E) => number;
   /** Takes the entry back that was appended last, when nobody was answered. */
   readonly undo: () => void;
+  /** Bytes written since the journal was trimmed last, also by those who had it open before. */
   readonly size: () => number;
+  /** Segments begun since then. */
+  readonly segments: () => number;
   readonly last: () => number;
   readonly turn: () => number;
   readonly dropBefore: (number: number) => void;
@@ -215,8 +218,9 @@ const writeLine = (segment: Segment, line: Buffer): void => {
   segment.size += line.length;
 };
 
-/** Opens a directory's journal for entries numbered from `first` on, hung on the chain of the last one before them. */
-export const openJournal = <E>(directory: string, first: number, chain: string): Journal<E> => {
+/** Opens a directory's journal for entries numbered from `first` on, hung on the chain of the last one before them. It was trimmed last when
+ *  `trimmed` was the number of its last entry. */
+export const openJournal = <E>(directory: string, first: number, chain: string, trimmed: number): Journal<E> => {
   let next = first;
   let last = chain;
   let segment = openSegment(directory, next);
@@ -228,8 +232,9 @@ export const openJournal = <E>(directory: string, first: number, chain: string):
     segment = openSegment(directory, next);
     closeSync(old.file);
   };
-  /** Bytes written since the journal was trimmed last. */
-  let written = segment.size;
+  let mark = trimmed;
+  const untrimmed = (): readonly string[] => segmentsIn(directory).filter((each) => firstOf(each) > mark);
+  let written = untrimmed().reduce((sum, each) => sum + statSync(join(directory, each)).size, 0);
   let before: { readonly size: number; readonly last: string } | null = null;
   return {
     append: (entry) => {
@@ -251,12 +256,14 @@ export const openJournal = <E>(directory: string, first: number, chain: string):
       takeBack(segment, new Error('an entry could not be taken back'));
     },
     size: () => written,
+    segments: () => untrimmed().length,
     last: () => next - 1,
     turn: () => {
       if (segment.size > 0) begin();
       before = null;
       written = 0;
-      return next - 1;
+      mark = next - 1;
+      return mark;
     },
     dropBefore: (number) => {
       const segments = segmentsIn(directory);

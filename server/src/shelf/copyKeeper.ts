@@ -7,6 +7,8 @@ import { dropOldGenerations, type Generation, writeGeneration } from './generati
 
 /** Beyond this many bytes of journal, and as many as the newest copy has, a new copy is made and the journal is trimmed. */
 const TRIM_AT = 8_000_000;
+/** Every start begins a segment; beyond so many a new copy is made at the next start, for each start reads them all. */
+const MOST_SEGMENTS = 40;
 
 type Parts = {
   readonly directory: string;
@@ -52,7 +54,8 @@ export const copyKeeper = ({ directory, journal, files, newest: found, clock, on
     },
     copyIfDue: async (store: Store): Promise<void> => {
       const today = clock().toISOString().slice(0, 10);
-      if (!newest || (newest.at.slice(0, 10) !== today && journal.last() > newest.number)) await soon(store);
+      const old = newest && newest.at.slice(0, 10) !== today && journal.last() > newest.number;
+      if (!newest || old || journal.segments() > MOST_SEGMENTS) await soon(store);
     },
     settled: async (): Promise<void> => {
       await settling;

@@ -17,10 +17,12 @@ import { join } from 'node:path';
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { openJournal, readJournal } from '../disk/index.ts';
 import { placesFor, root } from '../fresh.testing.ts';
 import {
   createSet,
   databaseIn,
+  type Entry,
   forgetPreset,
   getPicture,
   getSet,
@@ -389,6 +391,27 @@ describe('copies', () => {
     expect(kept(9, 9, 9, 9, 9, 9)).toEqual([0, 1, 2]);
     expect(kept(20, 20, 20, 20, 19, 19, 12, 11, 11, 5, 4, 3, 2, 1)).toEqual([0, 1, 2, 4, 6, 7, 9, 10, 11]);
     expect(kept(9)).toEqual([0]);
+  });
+
+  it('are made of a journal that many starts have cut into small pieces', async () => {
+    const { directory } = await worked();
+    const folder = join(directory, 'journal');
+    const cutInto = (pieces: number) => {
+      for (let piece = 0; piece < pieces; piece += 1) {
+        const { next, chain } = readJournal<Entry>(folder, 0);
+        const journal = openJournal<Entry>(folder, next, chain, 0);
+        journal.append({ kind: 'away', id: 'new', at: at(3).toISOString() });
+        journal.close();
+      }
+    };
+    const copiesAfter = async (pieces: number) => {
+      cutInto(pieces);
+      const { store, copyIfDue } = await open(directory);
+      await copyIfDue();
+      await store.close();
+      return listGenerations(directory).sound.length;
+    };
+    expect([await copiesAfter(20), await copiesAfter(30), await copiesAfter(20)]).toEqual([1, 2, 2]);
   });
 
   it('grow no journal beyond the oldest of them, and the journal reaches back to it', async () => {

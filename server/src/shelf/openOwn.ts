@@ -206,13 +206,14 @@ export const openOwn = async (
   addNotices(directory, notices);
   await movePicturesOut(database.db, files);
   const next = Math.max((await journalMark(database.db)) + 1, found.journal.next);
-  const journal = openJournal<Entry>(journalIn(directory), next, found.journal.chain);
+  const [newest] = found.generations;
+  const journal = openJournal<Entry>(journalIn(directory), next, found.journal.chain, newest?.number ?? 0);
   const reopen = async (): Promise<Database> => {
     const again = await openAt(databaseIn(directory), migrations);
     await replay(again.db, readJournal<Entry>(journalIn(directory), await journalMark(again.db)).entries, files);
     return again;
   };
-  const keeper = copyKeeper({ directory, journal, files, newest: found.generations[0], clock, onFault });
+  const keeper = copyKeeper({ directory, journal, files, newest, clock, onFault });
   const store = ownStore({
     ...{ database, journal, pictures: files, reopen, onFault },
     recorded: () => keeper.recorded(store),

@@ -30,7 +30,7 @@ it('a database that broke in memory is opened anew, brought up to the journal, a
   };
   const store = ownStore({
     database: await open(),
-    journal: openJournal<Entry>(directory, 1, ''),
+    journal: openJournal<Entry>(directory, 1, '', 0),
     pictures: files,
     reopen: open,
     recorded: () => undefined,
