@@ -62,7 +62,7 @@ export const KITCHEN: readonly Preset[] = [
             style: 'glazed',
             border: '80 mm',
             grip: 'bar',
-            behind: { kind: 'slides', at: ['80 mm', '200 mm'], carries: 'rack', count: 6 },
+            behind: { kind: 'slides', at: ['80 mm', '220 mm'], carries: 'rack', count: 6 },
           },
         },
         { size: { clear: '90 mm' }, cell: { kind: 'plate', fit: 'inset', discs: 5, disc: '50 mm', layers: 2 } },

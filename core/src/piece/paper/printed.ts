@@ -133,8 +133,8 @@ const grid = (width: number, height: number, across: number, up: number): GoodNe
 const sheet = (making: Making): Made => {
   const { width, height, border, paper, piece, put, sheets } = making;
   const problem = lacks(
-    ['its width', width, 20 * paper],
-    ['its height', height, 20 * paper],
+    ['its width', width, Math.max(4 * paper, 2_000)],
+    ['its height', height, Math.max(4 * paper, 2_000)],
     ['its frame’s strips within it', Math.min(width, height) / 2, border + (border > 0 ? 1_000 : 0)],
     ['a strip that can be cut', border === 0 ? 1 : border, border === 0 ? 1 : 600],
   );

@@ -152,7 +152,7 @@ const roll = (making: Making): Made => {
 /** A disc that lies: a plate, a counter, a coaster. */
 const disc = (making: Making): Made => {
   const { width, paper } = making;
-  const problem = lacks(['a disc that scissors cut', width, 3_000]);
+  const problem = lacks(['a disc that can be cut or punched', width, 2_000]);
   if (problem) return refused(problem);
   const half = Math.round(width / 2);
   const high = Math.max(100, paper);

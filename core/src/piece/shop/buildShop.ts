@@ -118,12 +118,12 @@ const stand = ({ piece, sheets, width, height, depth, doll, put }: Plan): Drawn 
   const count = Math.max(1, piece.count);
   const play = piece.play;
   const slot = thick + play;
-  const wide = Math.round(width * 0.5);
+  const wide = Math.round(Math.min(width * 0.5, width - 4 * thick));
   const high = Math.min(doll(piece.strip), height - t);
   const each = depth / count;
   const problem =
-    lack('the slots one behind the other', depth, count * (slot + 3 * thick)) ??
-    lack('the tabs between the ends of the board', width, wide + 4 * thick) ??
+    lack('the slots one behind the other', depth, count * (slot + 2 * thick)) ??
+    lack('the tabs between the ends of the board', width, 4 * thick + 4 * play + 2_000) ??
     lack('what stands above the board', height - t, Math.max(high, 1_500)) ??
     lack('a tab that is wider than its play', wide, 4 * play + 2_000);
   if (problem) return err(problem);

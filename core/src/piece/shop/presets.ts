@@ -21,7 +21,7 @@ export const SHOP_PRESETS: readonly Preset[] = [
     height: '1150 mm',
     depth: '450 mm',
     low: '850 mm',
-    top: '130 mm',
+    top: '150 mm',
     glazing: 'board',
   }),
   preset('pillar', 'Pillar', 'a square core faced with strips', 'column shopfront facade', {

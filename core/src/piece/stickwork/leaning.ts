@@ -172,14 +172,16 @@ export const wallRail = (plan: Plan): Drawn => {
   const { piece, width, depth, rod, sheets } = plan;
   const { base, finial } = sheets;
   const knob = Math.max(rod.width, 2 * Math.round(plan.doll(piece.knob) / 2));
-  const high = Math.max(knob, rod.width + 4 * base.one);
   const t = base.thickness;
   const r = rod.width / 2;
+  // Two boards of bracket round the rod, one where it hangs close to its wall.
+  const close = 2 * Math.floor(depth - r - base.one);
+  const high = Math.max(knob, rod.width + 2 * base.one, Math.min(rod.width + 4 * base.one, close));
   const [y, z] = [Math.round(high / 2), depth - Math.round(high / 2)];
   const long = width - 2 * finial.thickness;
   const problem =
     lack('the rod between its finials', long, 2 * (piece.count * t + 4_000)) ??
-    lack('the rod before the wall', depth, Math.max(high, Math.round(high / 2) + r + base.one)) ??
+    lack('the rod before the wall', depth, Math.round(high / 2) + Math.max(r + base.one, knob / 2)) ??
     lack('a bracket round its rod', high, rod.width + 2_000);
   if (problem) return err(problem);
   const round = (x0: number, x1: number, radius: number) => ({ x0, x1, y0: y - radius, y1: y + radius, z0: z - radius, z1: z + radius });

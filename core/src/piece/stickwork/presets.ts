@@ -64,7 +64,7 @@ export const STICKWORK_PRESETS: readonly Preset[] = [
     rail: 'jumbo stick',
     layers: 2,
     count: 6,
-    low: '230 mm',
+    low: '200 mm',
     clear: '150 mm',
   }),
   preset('plate-rack', 'Plate rack', 'plates stand between two rows of pegs', 'dish drainer kitchen', {

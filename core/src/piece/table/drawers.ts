@@ -19,7 +19,7 @@ export const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {
   const space: Space = { x0, x1, y0: under.y1 - apron, y1: under.y1, z0: under.z0 + sheets.apron.thickness, z1: under.z1 };
   const floor = { ...space, y1: space.y0 + t };
   const each = Math.floor((x1 - x0 - (piece.drawers - 1) * t) / piece.drawers);
-  const problem = lack('a drawer under the top', apron, 4 * sheets.drawer.one) ?? lack('drawers side by side', each, 4 * sheets.drawer.one);
+  const problem = lack('a drawer under the top', apron, 3 * sheets.drawer.one) ?? lack('drawers side by side', each, 4 * sheets.drawer.one);
   if (problem) return err(problem);
   const parts: Part[] = [
     ...layered(floor, word(plan, 'drawer-floor', { role: 'shelf', name: 'drawer runner', shows: 'up' }), {
