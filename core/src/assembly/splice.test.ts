@@ -250,6 +250,22 @@ describe('parts larger than every sheet', () => {
     );
   });
 
+  it('with slanting ends: a skirting is cut in two, and only its ends slant', () => {
+    const upper = { outline: rectRing(5_000, 0, 995_000, 40_000), holes: [] };
+    const skirting = board('skirting', 1_000_000, 40_000, FACING, { role: 'border', upper });
+    const { assembly: made, spliced: joined } = spliced(assembly([skirting], 1_000_000, 40_000, T), from(20 * inch, 30 * inch));
+    expect(joined).toMatchObject([{ part: 'skirting', pieces: ['skirting piece 1', 'skirting piece 2'] }]);
+    const pieces = made.parts.filter(({ role }) => role === 'border');
+    const volume = (parts: readonly Part[]) => parts.reduce((sum, part) => sum + solidOf(kernel, part).volume(), 0);
+    expect(volume(pieces)).toBeCloseTo(volume([skirting]), 0);
+    expect(findInterference(pieces)).toEqual([]);
+    const joint = bounds((pieces[0] as Part).region.outline).x1;
+    expect(pieces.map((part) => bounds(part.upper?.outline ?? []))).toEqual([
+      { x0: 5_000, y0: 0, x1: joint, y1: 40_000 },
+      { x0: joint, y0: 0, x1: 995_000, y1: 40_000 },
+    ]);
+  });
+
   it('keeps its scores on the pieces that they run through, from edge to edge of each', () => {
     const scored = board('wall', 400_000, 300_000, FACING, {
       scores: [

@@ -12,6 +12,7 @@ import {
   type Point,
   type Rect,
   type Region,
+  type Ring,
   rectRing,
   scaled,
   signedArea,
@@ -22,7 +23,7 @@ import {
 import { findContacts, outlineOf } from './contacts.ts';
 import { TOUCH } from './convex.ts';
 import { findInterference } from './interference.ts';
-import { type Assembly, boxOf, isSquare, type Part } from './part.ts';
+import { type Assembly, boxOf, isSquare, type Part, upperOf } from './part.ts';
 import { type FitsBoard, type Joint, linesOn, openingsOf, type Plan, planOf, side } from './splicePlan.ts';
 import type { Contact } from './touching.ts';
 
@@ -57,13 +58,41 @@ const within = (region: Region, box: Rect): readonly Region[] => {
   }));
 };
 
-const asPiece = (part: Part, region: Region, number: number): Part => {
+/** The box of a part's outline, of both faces where its edges slant. */
+const boundsOf = (part: Part): Rect => bounds([...part.region.outline, ...upperOf(part).outline]);
+
+/** A ring whose points begin where another's do, one for one; nothing where it has not as many. */
+const pairedRing = (ring: Ring, like: Ring): Ring | undefined => {
+  if (ring.length !== like.length) return undefined;
+  const far = (turn: number): number =>
+    like.reduce((sum, [x, y], index) => {
+      const [px, py] = ring[(index + turn) % ring.length] as Point;
+      return sum + Math.hypot(px - x, py - y);
+    }, 0);
+  const turns = ring.map((_, turn) => far(turn));
+  const turn = turns.indexOf(Math.min(...turns));
+  return [...ring.slice(turn), ...ring.slice(0, turn)];
+};
+
+/** What of a part lies in a rectangle; nothing where edges slant and the two faces are not cut alike. */
+const pieceIn = (part: Part, box: Rect): readonly Pick<Part, 'region' | 'upper'>[] | undefined => {
+  const regions = within(part.region, box);
+  if (!part.upper) return regions.map((region) => ({ region }));
+  const [region, upper] = [regions[0], within(part.upper, box)[0]];
+  if (!region || !upper || regions.length > 1 || region.holes.length !== upper.holes.length) return undefined;
+  const outline = pairedRing(upper.outline, region.outline);
+  const holes = region.holes.map((hole, index) => pairedRing(upper.holes[index] as Ring, hole));
+  return outline && holes.every((hole) => hole !== undefined) ? [{ region, upper: { outline, holes } }] : undefined;
+};
+
+const asPiece = (part: Part, { region, upper }: Pick<Part, 'region' | 'upper'>, number: number): Part => {
   const { x0, y0, x1, y1 } = bounds(region.outline);
   return {
     ...part,
     id: `${part.id} piece ${number}`,
     name: `${part.name}, piece ${number}`,
     region,
+    upper,
     centres: part.centres.filter(([x, y]) => x >= x0 && x < x1 && y >= y0 && y < y1),
     scores: part.scores
       ?.filter(([[x]]) => x > x0 && x < x1)
@@ -130,6 +159,7 @@ const stripsOn = (
         name: `strip behind the ${part.name}`,
         role: 'strip',
         region: { outline, holes: [] },
+        upper: undefined,
         pose: { ...part.pose, origin },
         grain: 'any',
         held: 'glue',
@@ -180,7 +210,7 @@ const planned = (
   ...rest: readonly [...Parameters<typeof linesOn>, readonly Joint[]]
 ): Plan | undefined => {
   const [parts, index, contacts, beside] = rest;
-  const how = [bounds(part.region.outline), part, fits, linesOn(parts, index, contacts), openingsOf(part.region), beside] as const;
+  const how = [boundsOf(part), part, fits, linesOn(parts, index, contacts), openingsOf(part.region), beside] as const;
   // A joint that runs the other way is better than none.
   return planOf(...how, axesFor(part, joints)) ?? planOf(...how);
 };
@@ -223,6 +253,7 @@ const layerUnder = (part: Part, assembly: Assembly, joints: readonly Joint[], ma
     name: `second layer under the ${part.name}`,
     role: 'strip',
     region: { outline: region.outline, holes: [] },
+    upper: undefined,
     pose,
     grain: 'any',
     held: 'glue',
@@ -249,8 +280,8 @@ export const spliced = (
 } => {
   const moving = new Set(assembly.motions.flatMap(({ parts }) => parts));
   const large = assembly.parts.flatMap((part, index) => {
-    if (part.stuff !== 'board' || part.flat || part.upper) return [];
-    const { x0, y0, x1, y1 } = bounds(part.region.outline);
+    if (part.stuff !== 'board' || part.flat) return [];
+    const { x0, y0, x1, y1 } = boundsOf(part);
     return !fits(part, x1 - x0, y1 - y0) && !moving.has(part.id) ? [index] : [];
   });
   if (large.length === 0) return { assembly, spliced: [] };
@@ -265,10 +296,10 @@ export const spliced = (
       (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge' ? (jointsOf.get(a === index ? b : a) ?? []) : [],
     );
     const plan = planned(part, fits, joints, assembly.parts, index, contacts, beside);
-    if (!plan) continue;
-    const regions = plan.pieces.flatMap((box) => within(part.region, box));
+    const cut = plan?.pieces.map((box) => pieceIn(part, box));
+    if (!plan || !cut || cut.includes(undefined)) continue;
     jointsOf.set(index, plan.joints);
-    const pieces = regions.map((region, number) => asPiece(part, region, number + 1));
+    const pieces = cut.flatMap((each) => each ?? []).map((piece, number) => asPiece(part, piece, number + 1));
     // What stands on a joint holds it, and so does a layer glued over it.
     const layered = contacts.some(({ a, b, faceA, faceB }) => (a === index || b === index) && faceA !== 'edge' && faceB !== 'edge');
     const strips: Part[] = [];

@@ -54,26 +54,31 @@ export const largerThanBoard = ({ piece, means, groups, built, trim }: Judged): 
     ];
   });
 
-/** Parts that had to be joined, what hides their joints, and the sheet from which they could be cut whole. */
+const isTrim = (part: Part): boolean => part.role === 'border' || isOfOpening(part);
+
+/** Parts that had to be joined but for trim, which is laid end to end as it comes; what hides their joints, and the sheet from which they could be cut whole. */
 export const partsJoined = ({ piece, means, trim, built, joined }: Judged): readonly Finding[] =>
-  joined.map(({ part: id, name, pieces, strips, behind, open, layered }): Finding => {
+  joined.flatMap(({ part: id, name, pieces, strips, behind, open, layered }): readonly Finding[] => {
     const mine = built.assembly.parts.filter((part) => pieces.includes(part.id));
     const [first] = mine as [Part];
+    if (isTrim(first)) return [];
     const board = means.boards.find((each) => each.id === first.stock) as Board;
     const { x0, y0, x1, y1 } = bounds(mine.flatMap(({ region }) => region.outline));
     const fitsUsual = (sheet: UsualSheet): boolean => fitsBoard([{ ...board, sheets: [asSold(sheet)] }], trim)(first, x1 - x0, y1 - y0);
     const helps = [...USUAL_SHEETS].sort((a, b) => a.width * a.height - b.width * b.height).find(fitsUsual);
-    return {
-      code: 'part-joined',
-      severity: 'note',
-      part: name,
-      board: board.name,
-      behind,
-      layered,
-      numbers: { pieces: pieces.length, strips: strips.length, open },
-      where: { pieceId: piece.id, partIds: [id, ...pieces, ...strips] },
-      mend: helps ? addSheet(board, helps) : null,
-    };
+    return [
+      {
+        code: 'part-joined',
+        severity: 'note',
+        part: name,
+        board: board.name,
+        behind,
+        layered,
+        numbers: { pieces: pieces.length, strips: strips.length, open },
+        where: { pieceId: piece.id, partIds: [id, ...pieces, ...strips] },
+        mend: helps ? addSheet(board, helps) : null,
+      },
+    ];
   });
 
 /** A strip of board under twice its thickness crumbles under the knife. Common practice, no source. */
@@ -82,8 +87,6 @@ const NARROW = 2;
 /** Trim that is glued down along its whole length may be narrower: half the board, and no less than this. Common practice, no source. */
 const TRIM = 0.5;
 const LEAST_TRIM = 2 * UM.mm;
-
-const isTrim = (part: Part): boolean => part.role === 'border' || isOfOpening(part);
 
 export const tooNarrow = ({ piece, built, groups }: Judged): readonly Finding[] =>
   groups.flatMap((group): readonly Finding[] => {

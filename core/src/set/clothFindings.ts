@@ -117,7 +117,8 @@ const glueThrough = (piece: ClothThing): readonly Finding[] =>
 const frays = ({ means }: Judged, piece: ClothThing): readonly Finding[] => {
   const cloth = clothFor(means.cloths, piece.cloths.main);
   if (piece.way !== 'felt' || !CLOTH_KINDS[cloth.kind].frays) return [];
-  const felt = means.cloths?.find(({ kind }) => !CLOTH_KINDS[kind].frays);
+  const wide = dollOf(piece.width, means.scale);
+  const felt = means.cloths?.find(({ kind, width }) => !CLOTH_KINDS[kind].frays && width >= wide);
   return [
     {
       code: 'cloth-frays',

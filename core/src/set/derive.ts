@@ -27,6 +27,7 @@ import type { Finding } from './finding.ts';
 import { findingsOf, leftOutFinding, problemFinding } from './findings.ts';
 import { type PlaceAt, placeNamed, placesOf } from './places.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
+import { thinnerBoard } from './thinnerBoard.ts';
 
 /** What follows from one piece's decisions. */
 export type DerivedPiece = {
@@ -110,7 +111,10 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const whole = buildPiece(piece, means);
   const without = whole.ok ? null : buildWithout(piece, means, whole.error);
   const built = without?.ok ? ok(without.value.built) : whole;
-  if (!built.ok) return { ...named, made: null, problem: built.error, findings: [problemFinding(piece, built.error)] };
+  if (!built.ok) {
+    const finding = problemFinding(piece, built.error);
+    return { ...named, made: null, problem: built.error, findings: [{ ...finding, mend: finding.mend ?? thinnerBoard(piece, means) }] };
+  }
   const left = without?.ok ? without.value.left : [];
   const { trim } = cutting;
   const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built.value;

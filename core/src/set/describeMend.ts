@@ -88,6 +88,10 @@ export const describeMend = (mend: Mend, units: Units): string => {
       return mend.detail === '1' ? 'one layer of batting' : `${mend.detail} layers of batting`;
     case 'off-place':
       return 'let it be by itself';
+    case 'other-board':
+      return `cut it from ${mend.detail}, ${showExact(size, units)}`;
+    case 'thinner-board':
+      return `cut the whole set from ${mend.detail}, ${showExact(size, units)}`;
     case 'no-grain':
       return 'let the grain run any way';
     default:

@@ -157,6 +157,8 @@ export const MEND_KINDS = [
   'widen-fold',
   'batting',
   'off-place',
+  'other-board',
+  'thinner-board',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

@@ -42,4 +42,5 @@ export { slantWords } from './slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';
 export { strangersIn, tidied } from './strangers.ts';
+export { type Suited, suited } from './suit.ts';
 export { type PaperHinge, paperHingesOf, templatesOf } from './templates.ts';

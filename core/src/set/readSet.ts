@@ -1,5 +1,7 @@
 import type { z } from 'zod';
+import { scaleOf } from '../doll/index.ts';
 import { err, ok, type Result } from '../kit/index.ts';
+import { usualBoard } from '../stock/index.ts';
 import { type Piece, type SetDocument, setSchema } from './document.ts';
 import { sayIssue } from './sayIssue.ts';
 
@@ -94,7 +96,10 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   if (countValues(data, MOST_VALUES) > MOST_VALUES)
     return err([{ path: '', message: `The file holds more than ${MOST_VALUES.toLocaleString('en')} values; no set does.` }]);
   const read = setSchema.safeParse(plainNought(data), { error: sayIssue });
-  return read.success ? ok(read.data) : err(firstIssues(read.error.issues));
+  if (!read.success) return err(firstIssues(read.error.issues));
+  // A file that names no board is cut from what is usual for its scale.
+  const named = typeof data === 'object' && data !== null && 'boards' in data && data.boards !== undefined;
+  return ok(named ? read.data : { ...read.data, boards: [usualBoard(scaleOf(read.data.doll))] });
 };
 
 /** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.

@@ -25,11 +25,14 @@ const roleFor = (piece: Piece, part: Part): string | undefined => {
  *  practice, no source. */
 const SPAN = 40;
 
-type Gap = { readonly span: number; readonly edge: boolean };
+/** One that is glued along a long edge and no deeper than twenty times its thickness does not sag, however long. Common practice, no source. */
+const LEDGE = 20;
 
-/** The longest stretch of a lying board (all its layers) between what carries it, and whether a long edge is carried too. */
+type Gap = { readonly span: number; readonly edges: 0 | 1 | 2 };
+
+/** The longest stretch of a lying board (all its layers) between what carries it, and how many of its long edges are carried too. */
 const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, box: Box): Gap => {
-  const axis = box.max[0] - box.min[0] >= box.max[2] - box.min[2] ? 0 : 2;
+  const [axis, across] = box.max[0] - box.min[0] >= box.max[2] - box.min[2] ? ([0, 2] as const) : ([2, 0] as const);
   const [start, end] = [box.min[axis], box.max[axis]];
   const spans = inspection.contacts.flatMap((contact) => {
     const { a, b } = contact;
@@ -40,16 +43,18 @@ const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, bo
     // What lies on top carries nothing, and a door only rests.
     if (part.held !== 'glue' || outline.every((point) => point[1] >= box.max[1])) return [];
     const along = outline.map((point) => point[axis]);
-    return [{ from: Math.min(...along), to: Math.max(...along) }];
+    const middle = outline.reduce((sum, point) => sum + (point[across] as number), 0) / outline.length;
+    return [{ from: Math.min(...along), to: Math.max(...along), low: middle < (box.min[across] + box.max[across]) / 2 }];
   });
-  const edge = spans.some(({ from, to }) => to - from > (end - start) / 2);
+  const long = spans.filter(({ from, to }) => to - from > (end - start) / 2);
+  const edges = new Set(long.map(({ low }) => low)).size as Gap['edges'];
   const carried = spans.filter(({ from, to }) => to - from <= (end - start) / 2).sort((p, q) => p.from - q.from);
   let [reached, longest] = [start, 0];
   for (const { from, to } of carried) {
     longest = Math.max(longest, from - reached);
     reached = Math.max(reached, to);
   }
-  return { span: Math.max(longest, end - reached), edge };
+  return { span: Math.max(longest, end - reached), edges };
 };
 
 type Sagging = { readonly span: number; readonly most: number; readonly layers: readonly number[]; readonly mend: Mend | null };
@@ -60,10 +65,13 @@ const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefin
   const part = built.assembly.parts[layers[0] as number] as Part;
   const thickness = part.thickness * layers.length;
   const box = judged.inspection.boxes[layers[0] as number] as Box;
-  const size = Math.max(box.max[0] - box.min[0], box.max[2] - box.min[2]);
+  const [size, deep] = [box.max[0] - box.min[0], box.max[2] - box.min[2]].toSorted((a, b) => b - a) as [number, number];
   if (size <= SPAN * thickness || box.min[1] <= 0) return undefined;
-  const { span, edge } = longestGap(judged, new Set(layers), box);
-  const most = SPAN * thickness * (edge ? 2 : 1);
+  const gap = longestGap(judged, new Set(layers), box);
+  if (gap.edges > 0 && deep <= LEDGE * thickness) return undefined;
+  // Carried on all sides it is as stiff as its shorter side lets it be.
+  const span = gap.edges === 2 ? Math.min(gap.span, deep) : gap.span;
+  const most = SPAN * thickness * (gap.edges > 0 ? 2 : 1);
   if (span <= most) return undefined;
   const role = roleFor(piece, part);
   const thick = role

@@ -25,13 +25,16 @@ import {
   meansOf,
   orderOfPiece,
   type PaperNeed,
+  type Piece,
   paperNeeds,
   paperOfGood,
   planSticks,
   type RuleFit,
   type SetDocument,
   type StickPlan,
+  type Suited,
   searchOf,
+  suited,
   templatesOf,
   type Wanted,
 } from '@parlor/core/set';
@@ -145,6 +148,8 @@ const work = {
     const { scale, pieces } = derive(document);
     return { scale, pieces: pieces.map(slim) };
   },
+  /** A piece as it is best begun in a set. */
+  suit: (document: SetDocument, piece: Piece): Suited => suited(document, piece),
   /** The order of assembly of a piece that was derived, by its key; null when that has changed meanwhile. */
   order: (key: string): Order | null => {
     const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;

@@ -7,9 +7,11 @@ import type {
   DerivedPiece,
   DerivedSet,
   GoodPaper,
+  Piece,
   RuleFit,
   SetDocument,
   StickPlan,
+  Suited,
   Wanted,
 } from '@parlor/core/set';
 import type { PaperName } from '@parlor/core/stock';
@@ -152,6 +154,9 @@ export const stopDeriving = workshop.stop;
 
 /** A set that does not lie open, for its picture. */
 export const lookThere = inTurn((document: SetDocument): Promise<DerivedSet> => shelfRoom.ask((hand) => hand.look(document)));
+
+/** A piece as it is best begun in a set; asked of whoever derives, for the shelf's room may be drawing a whole library. */
+export const suitThere = (document: SetDocument, piece: Piece): Promise<Suited> => workshop.ask((hand) => hand.suit(document, piece));
 
 /** The order of assembly of a derived piece, by its key. */
 export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));

@@ -14,8 +14,17 @@ import type { CarcassPlan } from './plan.ts';
 export const wireLength = (stretches: readonly number[], bendRadius = 0): number =>
   stretches.reduce((sum, each) => sum + each, 0) - (stretches.length - 1) * (2 - Math.PI / 2) * bendRadius;
 
-/** The stick that racks are made of, and the one that runs in the slides. */
+/** The stick that runs in the slides, and that racks are made of where it stays straight. */
 const RACK: StickName = 'skinny stick';
+/** Sticks for the bars of wider racks, the thinnest first. */
+const STOUTER: readonly StickName[] = ['craft stick', 'square dowel, 3 mm', 'square dowel, 5 mm'];
+
+/** A bar between two runners stays straight for about seventy times its thickness. Common practice, no source. */
+const STRAIGHT = 70;
+
+/** The thinnest stick that stays straight over a span, as long as so many of them have room. */
+const barStick = (span: number, count: number, room: number): StickName =>
+  [RACK, ...STOUTER].find((name) => STRAIGHT * sectionOf(name).thickness >= span && count * sectionOf(name).width <= room) ?? RACK;
 
 /** A stick stands out from the wall by its thickness and is as high as it is wide. */
 const railsAt = (cell: SlidesCell, space: Space, y0: number, id: string): readonly Part[] => {
@@ -45,8 +54,11 @@ const tray = (space: Space, id: string, plan: CarcassPlan): readonly Part[] => [
 const rack = (cell: SlidesCell, space: Space, inner: number, id: string): readonly Part[] => {
   const { width, thickness } = sectionOf(RACK);
   const runner = { ...space, y1: space.y0 + thickness };
-  const across = { ...space, x0: space.x0 + inner, x1: space.x1 - inner, y0: runner.y1, y1: runner.y1 + thickness };
   const long = space.z1 - space.z0;
+  const [x0, x1] = [space.x0 + inner, space.x1 - inner];
+  const stick = barStick(x1 - x0, cell.count, long);
+  const bar = sectionOf(stick);
+  const across = { ...space, x0, x1, y0: runner.y1, y1: runner.y1 + bar.thickness };
   return [
     stickIn(
       { ...runner, x1: runner.x0 + width },
@@ -59,8 +71,12 @@ const rack = (cell: SlidesCell, space: Space, inner: number, id: string): readon
       RACK,
     ),
     ...Array.from({ length: cell.count }, (_, index) => {
-      const z0 = space.z0 + Math.round(((long - width) * index) / (cell.count - 1));
-      return stickIn({ ...across, z0, z1: z0 + width }, { id: `${id}/bar-${index}`, role: 'rack', name: 'rack bar', shows: 'up' }, RACK);
+      const z0 = space.z0 + Math.round(((long - bar.width) * index) / (cell.count - 1));
+      return stickIn(
+        { ...across, z0, z1: z0 + bar.width },
+        { id: `${id}/bar-${index}`, role: 'rack', name: 'rack bar', shows: 'up' },
+        stick,
+      );
     }),
   ];
 };

@@ -14,7 +14,7 @@ import { bounds } from '@parlor/core/shape';
 import { Search } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useEdit, useLook, useSet } from '../../state/index.ts';
+import { useBegin, useLook, useSet } from '../../state/index.ts';
 import { Choice, Drawn, drawnFrom } from '../../ui/index.ts';
 
 const KINDS = [
@@ -138,7 +138,7 @@ const FrontPicture = ({ made, label }: { readonly made: MadePiece; readonly labe
 export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
   const set = useSet();
   const { setId } = useParams();
-  const edit = useEdit();
+  const begin = useBegin();
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
   const wanted = useDeferredValue(typed);
@@ -168,9 +168,9 @@ export const GoodsTray = ({ onTaken }: { readonly onTaken?: () => void }) => {
       }),
     );
   }, [document, look]);
-  const take = (from: Piece): void => {
-    const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...set.pieces.map(({ mark }) => mark)) + 1 };
-    edit(`${piece.name} added`, { kind: 'add-piece', at: set.pieces.length, piece });
+  const take = async (from: Piece): Promise<void> => {
+    const piece = await begin(from, look && look !== 'failed' ? look.pieces.find(({ id }) => id === from.id) : undefined);
+    if (!piece) return;
     onTaken?.();
     void navigate(`/sets/${setId}/goods/${piece.id}`);
   };

@@ -116,7 +116,12 @@ const useLooks = (open: boolean, starts: readonly Start[]): ReadonlyMap<string, 
   return useMemo(() => new Map(look && look !== 'failed' ? look.pieces.map((piece) => [piece.id, piece]) : []), [look]);
 };
 
-type Props = { readonly open: boolean; readonly onOpenChange: (open: boolean) => void; readonly onTake: (piece: Piece) => void };
+type Props = {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  /** What was chosen, and what it looks like in this set, where it is not the maker's own. */
+  readonly onTake: (piece: Piece, look: DerivedPiece | 'own' | undefined) => void;
+};
 
 /** Everything a piece can be started from, as pictures drawn from the very presets at the set's scale and boards. */
 export const Library = ({ open, onOpenChange, onTake }: Props) => {
@@ -168,7 +173,7 @@ export const Library = ({ open, onOpenChange, onTake }: Props) => {
             key={start.key}
             start={start}
             look={looks.get(start.key)}
-            onTake={() => onTake(start.piece)}
+            onTake={() => onTake(start.piece, start.own ? 'own' : looks.get(start.key))}
             onForget={() => void forget(start.key)}
           />
         ))}

@@ -3,24 +3,32 @@ import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { bayChosen, useAppDispatch, useEdit, useSet } from '../../state/index.ts';
+import { bayChosen, useAppDispatch, useBegin, useEdit, useSet } from '../../state/index.ts';
 import { Button, PieceTickets } from '../../ui/index.ts';
 
 // The library brings every preset with it, and is fetched when somebody looks for something.
 const Library = lazy(async () => ({ default: (await import('./Library.tsx')).Library }));
 
+/** Goes to a piece that was just added. */
+const useShowPiece = () => {
+  const { setId } = useParams();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  return (piece: Piece): void => {
+    dispatch(bayChosen(null));
+    void navigate(`/sets/${setId}/${isSmall(piece) ? 'goods' : 'pieces'}/${piece.id}`, { state: { fresh: true } });
+  };
+};
+
 /** Puts a piece into the set and goes to it; its name is the first thing that is asked for. */
 export const useAddPiece = () => {
   const { pieces } = useSet();
-  const { setId } = useParams();
   const edit = useEdit();
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
+  const show = useShowPiece();
   return (from: Piece, words: (name: string) => string): void => {
     const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1 };
     edit(words(piece.name), { kind: 'add-piece', at: pieces.length, piece });
-    dispatch(bayChosen(null));
-    void navigate(`/sets/${setId}/${isSmall(piece) ? 'goods' : 'pieces'}/${piece.id}`, { state: { fresh: true } });
+    show(piece);
   };
 };
 
@@ -29,7 +37,8 @@ const AddPiece = () => {
   const { pieces } = useSet();
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState(false);
-  const add = useAddPiece();
+  const begin = useBegin();
+  const show = useShowPiece();
   return (
     <>
       <Button
@@ -50,9 +59,10 @@ const AddPiece = () => {
           <Library
             open={open}
             onOpenChange={setOpen}
-            onTake={(piece) => {
+            onTake={async (from, look) => {
               setOpen(false);
-              add(piece, (name) => `${name} added`);
+              const piece = await begin(from, look);
+              if (piece) show(piece);
             }}
           />
         </Suspense>

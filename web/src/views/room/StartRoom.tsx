@@ -1,8 +1,8 @@
 import { fromPreset, PRESETS } from '@parlor/core/piece';
-import { MOST_PIECES, type Piece } from '@parlor/core/set';
+import { type DerivedPiece, MOST_PIECES, type Piece } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useEdit, useLook, useSet } from '../../state/index.ts';
+import { useBegin, useLook, useSet } from '../../state/index.ts';
 import { StartTicket } from '../../ui/index.ts';
 
 const ROOMS = PRESETS.filter(({ kind }) => kind === 'rooms').map((preset) => ({ ...preset, piece: fromPreset(preset, preset.key, 1) }));
@@ -11,13 +11,13 @@ const ROOMS = PRESETS.filter(({ kind }) => kind === 'rooms').map((preset) => ({ 
 export const StartRoom = ({ onTaken }: { readonly onTaken?: () => void }) => {
   const set = useSet();
   const { setId } = useParams();
-  const edit = useEdit();
+  const begin = useBegin();
   const navigate = useNavigate();
   const document = useMemo(() => ({ ...set, name: 'rooms', company: [], layouts: [], pieces: ROOMS.map(({ piece }) => piece) }), [set]);
   const look = useLook(document);
-  const take = (from: Piece): void => {
-    const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...set.pieces.map(({ mark }) => mark)) + 1 };
-    edit(`${piece.name} added`, { kind: 'add-piece', at: set.pieces.length, piece });
+  const take = async (from: Piece, seen: DerivedPiece | undefined): Promise<void> => {
+    const piece = await begin(from, seen);
+    if (!piece) return;
     onTaken?.();
     void navigate(`/sets/${setId}/room/${piece.id}`);
   };
@@ -33,7 +33,7 @@ export const StartRoom = ({ onTaken }: { readonly onTaken?: () => void }) => {
               hint={hint}
               look={seen}
               disabled={set.pieces.length >= MOST_PIECES}
-              onTake={() => take(piece)}
+              onTake={() => void take(piece, seen)}
             />
           </li>
         );
