@@ -1,4 +1,4 @@
-// `npm run bench` times the application; `npm run bench:cut` says how near to the least possible the boards and sticks come; `npm run bench:trust` does
+// `npm run bench` times the application; `npm run bench:cut` says how near to the least possible the boards and sticks come; `npm run bench:presets` plans every preset; `npm run bench:trust` does
 // to a shelf what can happen to one, a thousand times.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';

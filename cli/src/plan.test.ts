@@ -2,8 +2,10 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { PRESETS } from '@parlor/core/piece';
 import papaparse from 'papaparse';
 import { describe, expect, it } from 'vitest';
+import { PLANNED_SCALES, wrongWithPreset } from './presets.testing.ts';
 
 const root = resolve(import.meta.dirname, '../..');
 const place = () => mkdtempSync(join(tmpdir(), 'parlor-cli-'));
@@ -231,4 +233,14 @@ describe('parlor plan', { timeout: 240_000 }, () => {
     const flats = json.pieces.reduce((sum, piece) => sum + piece.flats.reduce((all, { count }) => all + count, 0), 0);
     expect(quantity).toBe(flats + json.pieces.reduce((sum, { parts }) => sum + parts.filter(({ stuff }) => stuff !== 'found').length, 0));
   });
+});
+
+describe('parlor plan of a preset alone', { timeout: 240_000 }, () => {
+  // A sample; the bench plans all of them at each.
+  it.each(PLANNED_SCALES.map((times, index) => [times, index] as const))(
+    'at 1:%i has nothing wrong, and pages that poppler opens',
+    (times, index) => {
+      for (const { key } of PRESETS.filter((_, at) => at % 42 === 14 * index)) expect(wrongWithPreset(key, times)).toEqual([]);
+    },
+  );
 });
