@@ -94,8 +94,8 @@ describe('the cut list', () => {
     );
     expect(groups.map(({ tag, name, parts }) => [tag, name, parts])).toEqual([
       ['3A', 'left side, right side', [0, 1]],
-      ['3B', 'left side', [2]],
-      ['3C', 'left side', [3]],
+      ['3B', 'left side 1', [2]],
+      ['3C', 'left side 2', [3]],
     ]);
   });
 });

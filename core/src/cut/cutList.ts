@@ -1,29 +1,10 @@
 // µm, doll size.
-import { cutRegionOf, cutThicknessOf, type Part, type Slant, type Stuff, slantsOf } from '../assembly/index.ts';
+import { cutRegionOf, cutThicknessOf, type Part, type Slant, slantsOf } from '../assembly/index.ts';
 import { asRect, bounds, type Region, type Ring, sameRegion } from '../shape/index.ts';
 import { congruent } from './congruent.ts';
+import type { CutGroup } from './cutGroup.ts';
 import { isCurve, outlineKey, roughKey, sizeKey, snapper } from './outlineKey.ts';
-
-/** Identical parts of one piece: same stuff, same outline to within a few micrometres. `tag` is the piece's mark and a letter,
- *  such as 2B; the outline is the first part's. */
-export type CutGroup = {
-  readonly tag: string;
-  readonly name: string;
-  readonly stuff: Stuff;
-  /** The board's id, or the name of the stick, sheet, wire or found thing. */
-  readonly stock: string;
-  readonly thickness: number;
-  /** Length to cut of sticks and wire; null for what is cut from a sheet. */
-  readonly length: number | null;
-  /** Across and along as the part is drawn; with grain, along is the grain's way. */
-  readonly width: number;
-  readonly height: number;
-  readonly region: Region;
-  readonly grained: boolean;
-  /** Cuts that are not square. */
-  readonly slants: readonly Slant[];
-  readonly parts: readonly number[];
-};
+import { toldApart } from './tellApart.ts';
 
 /** A, B … Z, AA, AB … */
 export const letters = (index: number): string => {
@@ -85,7 +66,7 @@ const slantKeys = (slants: readonly (readonly Slant[])[]): readonly string[] => 
 const isAlike = (one: Region, other: Region, grained: boolean): boolean =>
   one === other || sameRegion(one, other) || (!grained && congruent(one, other));
 
-/** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur.
+/** Groups a piece's parts by stuff and congruent outline, in the order in which they first occur, each with a name of its own.
  *  Shape: n parts → groups that hold each part's index exactly once. */
 export const cutList = (mark: number, parts: readonly Part[], isGrained: (board: string) => boolean): readonly CutGroup[] => {
   const grained = (part: Part): boolean => part.stuff === 'board' && isGrained(part.stock);
@@ -141,7 +122,7 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
     if (members) members.push(index);
     else groups.set(key, [index]);
   });
-  return [...groups.values()].map((members, index): CutGroup => {
+  const made = [...groups.values()].map((members, index): CutGroup => {
     const first = parts[members[0] as number] as Part;
     const region = asCut(first, grained(first));
     const { x1, y1 } = bounds(region.outline);
@@ -160,4 +141,5 @@ export const cutList = (mark: number, parts: readonly Part[], isGrained: (board:
       parts: members,
     };
   });
+  return toldApart(made, parts);
 };

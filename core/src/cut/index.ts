@@ -1,5 +1,6 @@
 export { type BoundItem, leastSheets } from './bounds.ts';
-export { type CutGroup, cutList, letters } from './cutList.ts';
+export type { CutGroup } from './cutGroup.ts';
+export { cutList, letters } from './cutList.ts';
 export { type CutStep, cutSteps, type OffPiece, type Setting } from './cutSteps.ts';
 export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';

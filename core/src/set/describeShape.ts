@@ -7,7 +7,14 @@ export type Described = { readonly title: string; readonly reason: string };
 
 /** What is said about sticks, legs, slots and outlines. */
 type ShapeFinding = Finding & {
-  readonly code: 'stick-too-thin' | 'seat-not-level' | 'feet-not-level' | 'leg-outside' | 'slot-too-loose' | 'outline-too-fine';
+  readonly code:
+    | 'rolled-too-tight'
+    | 'stick-too-thin'
+    | 'seat-not-level'
+    | 'feet-not-level'
+    | 'leg-outside'
+    | 'slot-too-loose'
+    | 'outline-too-fine';
 };
 
 const more = (others: number): string =>
@@ -22,6 +29,15 @@ export const describeShape = (finding: ShapeFinding, units: Units): Described =>
       return {
         title: 'Too thin for its length',
         reason: `${finding.part} is held by nothing for ${show(finding.numbers.free)}; a stick of its section stays straight for about ${show(finding.numbers.most)}. Take a thicker one, or hold it in between.`,
+      };
+    case 'rolled-too-tight':
+      return {
+        title: 'Too thick to roll so tightly',
+        reason: `${finding.part} is ${show(finding.numbers.radius)} from its middle to its inside. ${
+          finding.foam
+            ? `Foam board ${fine(finding.numbers.thickness)} thick, scored line beside line on one face, rolls to about ${show(finding.numbers.least)} and no tighter: it kinks.`
+            : `Board ${fine(finding.numbers.thickness)} thick rolls to about ${show(finding.numbers.least)} and no tighter: it cracks.`
+        }`,
       };
     case 'seat-not-level':
       return {

@@ -78,6 +78,7 @@ export type FindingCase =
   | ({ readonly code: 'feet-not-level'; readonly part: string } & Numbers<'gap' | 'feet'>)
   | ({ readonly code: 'leg-outside'; readonly part: string } & Numbers<'beyond' | 'legs'>)
   | ({ readonly code: 'slot-too-loose'; readonly part: string } & Numbers<'play' | 'most' | 'slots'>)
+  | ({ readonly code: 'rolled-too-tight'; readonly part: string; readonly foam: boolean } & Numbers<'radius' | 'least' | 'thickness'>)
   | ({ readonly code: 'outline-too-fine'; readonly part: string; readonly what: 'bend' | 'neck' } & Numbers<'size' | 'least'>)
   | ({ readonly code: 'too-thick-to-fold'; readonly panel: string } & Numbers<'fold' | 'paper'>)
   | ({ readonly code: 'strip-too-narrow'; readonly net: string } & Numbers<'width' | 'least'>)

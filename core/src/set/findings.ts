@@ -14,6 +14,7 @@ import { goodFindings } from './goodFindings.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 import { stoppedMotionFindings } from './motionFindings.ts';
 import { tooFine } from './outlineFindings.ts';
+import { rolledTooTight } from './rollFindings.ts';
 import { floorsUneven } from './roomFindings.ts';
 import { legsOutside, looseSlots, seatsNotLevel, slenderSticks, unevenFeet } from './shapeFindings.ts';
 import { longSpans } from './spanFindings.ts';
@@ -132,6 +133,7 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   legsOutside,
   looseSlots,
   tooFine,
+  rolledTooTight,
   unsuited,
   goodFindings,
   clothFindings,

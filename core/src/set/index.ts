@@ -28,6 +28,7 @@ export { applyEdit, type Edit, type PieceChange } from './edit.ts';
 export type { Finding, Mend } from './finding.ts';
 export { type Fit, fitOf, seatUnder } from './fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
+export { freshName } from './freshName.ts';
 export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './goods.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
 export { openingMoved } from './moveOpening.ts';

@@ -32,7 +32,7 @@ export const idsOf = (assembly: Assembly, indices: readonly number[]): readonly 
 export const tagged = ({ built, groups }: Judged, index: number): string => {
   const name = built.assembly.parts[index]?.name ?? '';
   const group = groups.find(({ parts }) => parts.includes(index));
-  return group ? `${group.tag} ${name}` : name;
+  return group ? `${group.tag} ${group.name}` : name;
 };
 
 export const indexOf = ({ built }: Judged, id: string): number => built.assembly.parts.findIndex((part: Part) => part.id === id);

@@ -81,7 +81,11 @@ function* otherwise(document: SetDocument, { piece, board }: Suited, findings: r
   const before = alone(document, { piece, board });
   for (const { mend } of findings) {
     const after = mend && applyEdit(before, mend.edit).document;
-    if (after?.pieces[0] && after.boards === before.boards) yield { piece: after.pieces[0], board };
+    const got = after?.boards.at(-1);
+    if (!after?.pieces[0] || !got || (board && after.boards !== before.boards)) continue;
+    // What it is cut from may come to the set, behind what is there; of sheets and of what the whole set is cut from the maker decides.
+    if (after.boards === before.boards) yield { piece: after.pieces[0], board };
+    else if (after.boards.length > before.boards.length && got !== before.boards.at(-1)) yield { piece: after.pieces[0], board: got };
   }
   const one = thicknessOf(document.boards[0] as Board);
   const [sticks, layers] = [withSticks(piece), withLayers(piece, one)];

@@ -3,7 +3,7 @@ import { type DollUm, type Scale, UM } from '../measure/index.ts';
 import { type Board, boardSchema } from './board.ts';
 
 /** Thicknesses that foam board, mount board and card are sold in, in mm. Common practice, no source. */
-const SOLD = [10, 5, 3, 2, 1] as const;
+const SOLD = [10, 5, 3, 2, 1, 0.5] as const;
 
 /** So many times smaller than life a thickness is used down to: 5 mm for 1:8, 3 mm for 1:12, 2 mm for 1:24, 1 mm for 1:48. Common practice, no source. */
 const SUITS = [

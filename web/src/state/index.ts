@@ -12,7 +12,7 @@ export {
   type SetSummary,
   type ShelfState,
 } from './api.ts';
-export { useBegin } from './begin.ts';
+export { nextPiece, useBegin } from './begin.ts';
 export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useCovering, useDerivedPiece, useEdit, useGoodPaper, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';

@@ -148,7 +148,7 @@ export const CLOTH_PRESETS: readonly Preset[] = [
     height: '800 mm',
     straps: '700 mm',
   }),
-  preset('tote-bag', 'Bag', 'with handles', 'shopping beach market', {
+  preset('tote-bag', 'Tote bag', 'with handles', 'shopping beach market', {
     form: 'bag',
     width: '380 mm',
     height: '400 mm',

@@ -9,7 +9,7 @@ import { extra } from '../kit/extra.ts';
 import { lack } from '../kit/problem.ts';
 import { axisFor, bodyPart, boxPart, type Doing, type Made, made, netOn, polygon } from './recipe.ts';
 
-/** Corners of a round cake that is cut with a knife. */
+/** Corners of a round cake that is cut with a knife, or as many more as give each slice the same. */
 const ROUND = 32;
 
 /** A slice of a regular figure or a disc: its two straight cuts meet in the middle. */
@@ -33,7 +33,7 @@ export const cake = (doing: Doing): Made => {
   const [one, radius] = [sheets.body.one, Math.round(width / 2)];
   const layers = Math.max(1, Math.round(height / one));
   const isRound = piece.sides < 3;
-  const sides = isRound ? ROUND : piece.sides;
+  const sides = isRound ? piece.slices * Math.ceil(ROUND / piece.slices) : piece.sides;
   const gone = Math.min(piece.gone, piece.slices - 1);
   const problem = lack('a slice to cut', Math.floor((Math.PI * width) / piece.slices), 2 * UM.mm);
   if (problem) return err(problem);

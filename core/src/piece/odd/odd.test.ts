@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { cutList } from '../../cut/index.ts';
 import { dollUm, realUm, scaleFromRatio, UM } from '../../measure/index.ts';
 import { spiralOf } from '../../net/index.ts';
 import { regionArea, signedArea } from '../../shape/index.ts';
@@ -93,6 +94,14 @@ describe('recipes for found and mixed things', () => {
       expect(first).toHaveLength(slices - 1);
       const sum = first.reduce((all, { region }) => all + regionArea(region), 0);
       expect(Math.abs(sum / ((area * (slices - 1)) / slices) - 1)).toBeLessThan(slices === 5 || slices === 8 ? 0.05 : 1e-3);
+    }
+  });
+
+  it('a pie: slices that are equal are one figure', () => {
+    for (const slices of [3, 5, 6, 7, 12, 24]) {
+      const { parts } = built(odd('pie', { width: doll(60), height: doll(5), slices, gone: 1 }));
+      const groups = cutList(1, parts, () => false);
+      expect(groups.map((group) => group.parts.length)).toEqual([slices - 1]);
     }
   });
 

@@ -6,7 +6,7 @@ const preset = presetsOf<z.input<typeof oddSchema>>('odd', 'odd');
 
 /** Found and mixed things. Sizes of the real ones: common practice, no source. */
 export const ODD_PRESETS: readonly Preset[] = [
-  preset('shade-lamp', 'Table lamp', 'a shade on a stem', 'light desk bedside', {
+  preset('shade-lamp', 'Lamp with a shade', 'a shade on a stem', 'light desk bedside', {
     form: 'lamp',
     width: '320 mm',
     above: '180 mm',
@@ -14,7 +14,7 @@ export const ODD_PRESETS: readonly Preset[] = [
     height: '520 mm',
     foot: '180 mm',
   }),
-  preset('standing-lamp', 'Floor lamp', 'tall, on a wide foot', 'light standard reading', {
+  preset('standing-lamp', 'Standing lamp', 'tall, on a wide foot', 'light standard reading', {
     form: 'lamp',
     width: '450 mm',
     above: '300 mm',
@@ -99,7 +99,7 @@ export const ODD_PRESETS: readonly Preset[] = [
     tab: '3 mm',
   }),
   preset('plate', 'Plate', 'two discs of card', 'kitchen dinner dish', { form: 'plate', width: '270 mm', above: '180 mm', count: 4 }),
-  preset('serving-tray', 'Tray', 'a rim of sticks', 'food breakfast tea', {
+  preset('serving-tray', 'Serving tray', 'a rim of sticks', 'food breakfast tea', {
     form: 'tray',
     width: '450 mm',
     depth: '300 mm',

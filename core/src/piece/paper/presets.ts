@@ -7,7 +7,7 @@ const preset = presetsOf<z.input<typeof goodSchema>>('paper', 'paper');
 /** Small goods. Envelopes: ISO 269. Books: usual trade sizes; cans: usual sizes of packaging; both recalled from memory. The rest is common practice without
  *  source. */
 export const GOOD_PRESETS: readonly Preset[] = [
-  preset('paper-tray', 'Tray', 'a bottom and four walls', 'seed serving letter desk open box', {
+  preset('paper-tray', 'Folded tray', 'a bottom and four walls', 'seed serving letter desk open box', {
     form: 'tray',
     width: '320 mm',
     height: '60 mm',
@@ -64,7 +64,7 @@ export const GOOD_PRESETS: readonly Preset[] = [
     lid: '120 mm',
     on: 'plain',
   }),
-  preset('flour-bag', 'Bag', 'without handles', 'flour sugar lunch bread seed', {
+  preset('flour-bag', 'Paper bag', 'without handles', 'flour sugar lunch bread seed', {
     form: 'bag',
     width: '110 mm',
     height: '180 mm',

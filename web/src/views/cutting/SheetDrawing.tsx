@@ -203,7 +203,7 @@ export const SheetDrawing = ({
       <figcaption className="text-small text-graphite mt-1">
         {number} · {whence}
         <br />
-        largest rest {sizesText(sheet.offcut, units)}
+        {Math.min(sheet.offcut.width, sheet.offcut.height) < 1_000 ? 'nothing is left' : `largest rest ${sizesText(sheet.offcut, units)}`}
         {straight && sheet.cuts === null && sheet.pinned !== null && (
           <span className="block font-hand text-rose">As it was laid by hand, no cuts from edge to edge part this sheet.</span>
         )}

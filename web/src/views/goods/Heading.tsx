@@ -2,7 +2,7 @@ import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useEdit, useSet } from '../../state/index.ts';
+import { nextPiece, useEdit, useSet } from '../../state/index.ts';
 import { Button, PieceTickets, Sheet, TextField } from '../../ui/index.ts';
 import { GoodsTray } from './GoodsTray.tsx';
 
@@ -34,8 +34,7 @@ export const Heading = ({ good, again }: { readonly good: Piece; readonly again?
     void navigate(`/sets/${setId}/goods`);
   };
   const another = (): void => {
-    const mark = Math.max(0, ...pieces.map((each) => each.mark)) + 1;
-    const next = { ...good, ...again, id: crypto.randomUUID(), mark } as Piece;
+    const next = nextPiece({ ...good, ...again } as Piece, pieces);
     edit(`${good.name} once more`, { kind: 'add-piece', at: pieces.length, piece: next });
     void navigate(`/sets/${setId}/goods/${next.id}`);
   };

@@ -3,7 +3,7 @@ import { fromPreset, type Good, PRESETS, type ShelfOf } from '@parlor/core/piece
 import { type DerivedPiece, type MadePiece, type ShelfAt, shelvesOf } from '@parlor/core/set';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
+import { nextPiece, useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
 import { Button, Picker } from '../../ui/index.ts';
 
 /** What shelves are filled with, by the preset that it begins from. */
@@ -36,12 +36,11 @@ export const OnShelves = ({ piece, made }: { readonly piece: DerivedPiece; reado
   const fill = (shelf: ShelfAt, number: number, key: string): void => {
     const preset = PRESETS.find((each) => each.key === key);
     if (!preset) return;
-    const mark = Math.max(0, ...pieces.map((each) => each.mark)) + 1;
-    const from = fromPreset(preset, crypto.randomUUID(), mark) as Good;
+    const from = fromPreset(preset, preset.key, 1) as Good;
+    const next = nextPiece({ ...from, name: `${from.name}, shelf ${number} of ${piece.name}`.slice(0, 80) }, pieces);
     const good: Good = {
-      ...from,
-      name: `${from.name}, shelf ${number} of ${piece.name}`.slice(0, 80),
-      seed: mark,
+      ...next,
+      seed: next.mark,
       fills: { piece: piece.id, bay: shelf.bay, gap: shelf.gap },
     };
     edit(`shelf ${number} of ${piece.name} filled`, { kind: 'add-piece', at: pieces.length, piece: good });

@@ -3,7 +3,7 @@ import { MOST_PIECES, type Piece } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { bayChosen, useAppDispatch, useBegin, useEdit, useSet } from '../../state/index.ts';
+import { bayChosen, nextPiece, useAppDispatch, useBegin, useEdit, useSet } from '../../state/index.ts';
 import { Button, PieceTickets } from '../../ui/index.ts';
 
 // The library brings every preset with it, and is fetched when somebody looks for something.
@@ -26,7 +26,7 @@ export const useAddPiece = () => {
   const edit = useEdit();
   const show = useShowPiece();
   return (from: Piece, words: (name: string) => string): void => {
-    const piece: Piece = { ...from, id: crypto.randomUUID(), mark: Math.max(0, ...pieces.map(({ mark }) => mark)) + 1 };
+    const piece = nextPiece(from, pieces);
     edit(words(piece.name), { kind: 'add-piece', at: pieces.length, piece });
     show(piece);
   };
