@@ -174,7 +174,7 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'long-span':
       return {
         title: 'It will sag',
-        reason: `${finding.part} runs ${show(finding.numbers.span)} without support; a board of its thickness carries about ${show(finding.numbers.most)}.`,
+        reason: `${finding.part} runs ${show(finding.numbers.span)} without support; ${finding.clear ? 'clear sheet' : 'a board'} of its thickness carries about ${show(finding.numbers.most)}.`,
       };
     case 'layers-off': {
       const { wanted, gets, layers } = finding.numbers;

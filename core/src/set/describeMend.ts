@@ -92,6 +92,8 @@ export const describeMend = (mend: Mend, units: Units): string => {
       return `cut it from ${mend.detail}, ${showExact(size, units)}`;
     case 'thinner-board':
       return `cut the whole set from ${mend.detail}, ${showExact(size, units)}`;
+    case 'thicker-sheet':
+      return `clear sheet of ${showExact(size, units)}`;
     case 'no-grain':
       return 'let the grain run any way';
     default:

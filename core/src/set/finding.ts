@@ -40,7 +40,7 @@ export type FindingCase =
   | ({ readonly code: 'door-stopped'; readonly part: string; readonly by: string; readonly slides: boolean } & Numbers<
       'degrees' | 'needed' | 'has'
     >)
-  | ({ readonly code: 'long-span'; readonly part: string } & Numbers<'span' | 'most'>)
+  | ({ readonly code: 'long-span'; readonly part: string; readonly clear: boolean } & Numbers<'span' | 'most'>)
   | ({ readonly code: 'layers-off'; readonly part: string } & Numbers<'wanted' | 'gets' | 'layers'>)
   | ({ readonly code: 'lamp-shut-in' } & Numbers<'lamps'>)
   | ({ readonly code: 'little-joint'; readonly part: string } & Numbers<'area' | 'least'>)
@@ -160,6 +160,7 @@ export const MEND_KINDS = [
   'off-place',
   'other-board',
   'thinner-board',
+  'thicker-sheet',
 ] as const;
 
 /** A one-click mend; its words come from `describeMend`, `detail` fills them. */

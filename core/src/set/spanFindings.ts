@@ -1,5 +1,7 @@
 // µm. Lying boards that run farther than they carry themselves.
 import { type Box, outlineOf, type Part } from '../assembly/index.ts';
+import { type DollUm, dollUm } from '../measure/index.ts';
+import type { Cell } from '../piece/index.ts';
 import { normalOf } from '../shape/index.ts';
 import type { Piece } from './document.ts';
 import type { PieceChange } from './edit.ts';
@@ -24,6 +26,11 @@ const roleFor = (piece: Piece, part: Part): string | undefined => {
 /** Foam board carries forty times its thickness between its ends, twice that along a glued edge, before it sags by itself. Common
  *  practice, no source. */
 const SPAN = 40;
+
+/** Clear sheet carries so many times its thickness. Common practice, no source. */
+const CLEAR_SPAN = 60;
+/** Thicknesses of clear sheet, in µm: film, packaging, acetate, and plastic that is scored and snapped. Common practice, no source. */
+const CLEAR_SHEETS = [500, 1_000, 1_500, 2_000, 3_000, 4_000, 5_000, 6_000];
 
 /** One that is glued along a long edge and no deeper than twenty times its thickness does not sag, however long. Common practice, no source. */
 const LEDGE = 20;
@@ -57,6 +64,19 @@ const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, bo
   return { span: Math.max(longest, end - reached), edges };
 };
 
+const withSheet = (cell: Cell, sheet: DollUm): Cell => {
+  if (cell.kind === 'shelves') return cell.made === 'clear' && cell.sheet < sheet ? { ...cell, sheet } : cell;
+  if (cell.kind === 'door') return { ...cell, behind: withSheet(cell.behind, sheet) };
+  return 'slots' in cell ? { ...cell, slots: cell.slots.map((slot) => ({ ...slot, cell: withSheet(slot.cell, sheet) })) } : cell;
+};
+
+/** All glass shelves of a casework from sheet of this thickness, or the next that is to be had. */
+const thickerSheet = (piece: Piece, wanted: number): Mend | null => {
+  const sheet = CLEAR_SHEETS.find((each) => each >= wanted);
+  if (piece.family !== 'casework' || !sheet) return null;
+  return mendPiece(piece, 'thicker-sheet', { front: withSheet(piece.front, dollUm(sheet)) }, '', sheet);
+};
+
 type Sagging = { readonly span: number; readonly most: number; readonly layers: readonly number[]; readonly mend: Mend | null };
 
 /** A board, by all its layers, that runs farther than it carries itself; what lies on the floor is carried everywhere. */
@@ -64,15 +84,17 @@ const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefin
   const { piece, built } = judged;
   const part = built.assembly.parts[layers[0] as number] as Part;
   const thickness = part.thickness * layers.length;
+  const bears = part.stuff === 'clear' ? CLEAR_SPAN : SPAN;
   const box = judged.inspection.boxes[layers[0] as number] as Box;
   const [size, deep] = [box.max[0] - box.min[0], box.max[2] - box.min[2]].toSorted((a, b) => b - a) as [number, number];
-  if (size <= SPAN * thickness || box.min[1] <= 0) return undefined;
+  if (size <= bears * thickness || box.min[1] <= 0) return undefined;
   const gap = longestGap(judged, new Set(layers), box);
   if (gap.edges > 0 && deep <= LEDGE * thickness) return undefined;
   // Carried on all sides it is as stiff as its shorter side lets it be.
   const span = gap.edges === 2 ? Math.min(gap.span, deep) : gap.span;
-  const most = SPAN * thickness * (gap.edges > 0 ? 2 : 1);
+  const most = bears * thickness * (gap.edges > 0 ? 2 : 1);
   if (span <= most) return undefined;
+  if (part.stuff === 'clear') return { span, most, layers, mend: thickerSheet(piece, (span / most) * thickness) };
   const role = roleFor(piece, part);
   const thick = role
     ? ({ thick: { ...piece.thick, [role]: { doll: (layers.length + 1) * part.thickness } } } as unknown as PieceChange)
@@ -87,7 +109,7 @@ export const longSpans = (judged: Judged): readonly Finding[] => {
   const { parts } = built.assembly;
   const boards = new Map<string, number[]>();
   parts.forEach((part, index) => {
-    if (!LYING.has(part.role) || part.stuff !== 'board' || Math.abs(normalOf(part.pose)[1]) !== 1) return;
+    if (!LYING.has(part.role) || !(part.stuff === 'board' || part.stuff === 'clear') || Math.abs(normalOf(part.pose)[1]) !== 1) return;
     // A room's ground floor lies on the table, or on what lifts it to be level with the next one.
     if (piece.family === 'room' && part.role === 'bottom' && !part.id.includes('/storey-')) return;
     const key = part.id.split('~')[0] as string;
@@ -107,6 +129,7 @@ export const longSpans = (judged: Judged): readonly Finding[] => {
     code: 'long-span',
     severity: 'warning',
     part,
+    clear: built.assembly.parts[layers[0] as number]?.stuff === 'clear',
     numbers: { span, most },
     where: { pieceId: piece.id, partIds: idsOf(built.assembly, layers) },
     mend,

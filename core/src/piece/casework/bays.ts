@@ -2,7 +2,7 @@
 import { assertNever, err, ok } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
-import { CLEAR_SHEET, STANDING_OBJECTS } from '../../stock/index.ts';
+import { STANDING_OBJECTS } from '../../stock/index.ts';
 import { clearPane, layered, type PanelKind, roundIn, type Space } from '../kit/panels.ts';
 import { share, type Wish } from '../kit/share.ts';
 import type { Cell, DoorCell, OpenCell, ShelvesCell, SplitCell } from './cell.ts';
@@ -87,7 +87,7 @@ const shelfLevels = (cell: ShelvesCell, { space, path }: Place, plan: CarcassPla
 
 const fillShelves = (cell: ShelvesCell, place: Place, plan: CarcassPlan): Fill => {
   const sheet = plan.sheets.inner;
-  const thickness = cell.made === 'clear' ? CLEAR_SHEET.thickness : sheet.thickness;
+  const thickness = cell.made === 'clear' ? cell.sheet : sheet.thickness;
   const levels = shelfLevels(cell, place, plan, thickness);
   if ('ok' in levels) return levels;
   const back = sizeIn(plan, cell.back);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { OBJECT_NAMES, type ObjectName, STICK_NAMES, type StickName } from '../../stock/index.ts';
+import { CLEAR_SHEET, OBJECT_NAMES, type ObjectName, STICK_NAMES, type StickName } from '../../stock/index.ts';
 import { GRIPS, type Grip } from '../kit/drawer.ts';
 
 /** How much of its row or column a cell takes: a clear size, or a share of what is left. */
@@ -23,6 +23,8 @@ export type ShelvesCell = Holds & {
   readonly at: readonly Measure[];
   readonly back: Measure;
   readonly made: 'board' | 'clear';
+  /** How thick clear sheet is. */
+  readonly sheet: DollUm;
 };
 
 /** How a front sits: lying on the panels round it and covering `lap` of them (where two share a panel, at most half of it less half the
@@ -121,6 +123,7 @@ export const cellSchema: z.ZodType<Cell> = z.discriminatedUnion('kind', [
     at: z.array(height).max(MOST_SHELVES).default([]),
     back: height.default(mm(0)),
     made: z.enum(['board', 'clear']).default('board'),
+    sheet: dollField({ min: 0.2 * UM.mm, max: 6 * UM.mm }).default(CLEAR_SHEET.thickness),
     holds,
   }),
   z.strictObject({

@@ -181,6 +181,13 @@ export const CELL_FIELDS: Readonly<Record<Cell['kind'], readonly Field[]>> = {
     },
     { path: ['back'], label: 'Stand back', group: 'shape', kind: size(0, 10_000) },
     { path: ['made'], label: 'Made of', group: 'shape', kind: choice('board', ['clear', 'clear sheet']) },
+    {
+      path: ['sheet'],
+      label: 'Sheet, thick',
+      group: 'shape',
+      kind: dollSize(0.2, 6),
+      when: on<ShelvesCell>(({ made }) => made === 'clear'),
+    },
   ],
   door: [
     {

@@ -93,7 +93,7 @@ export const KITCHEN: readonly Preset[] = [
             fit: 'overlay',
             grip: 'bar',
             bins: 3,
-            behind: { kind: 'shelves', count: 3, made: 'clear', back: '10 mm' },
+            behind: { kind: 'shelves', count: 3, made: 'clear', sheet: '2 mm', back: '10 mm' },
           },
         },
       ],

@@ -155,7 +155,7 @@ export const STORING: readonly Preset[] = [
       style: 'glazed',
       border: '70 mm',
       grip: 'knob',
-      behind: { kind: 'shelves', count: 4, made: 'clear' },
+      behind: { kind: 'shelves', count: 4, made: 'clear', sheet: '3 mm' },
     },
   }),
   preset('framed-cupboard', 'Cupboard with a face frame', 'an even border before the raw edges', 'face frame hutch pantry', 'storing', {

@@ -150,13 +150,16 @@ const Plan = ({
     <section aria-label={plan.stick} className="mb-5" data-stick={plan.stick}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-1">
         <h3 className="text-pencil">{plan.stick}</h3>
-        <p className={sticks.length === 0 ? 'sr-only' : 'text-note'}>
-          <strong>
-            {fresh} of {showLength(plan.length, units)}
-          </strong>
-          ; {fresh === least ? `${least} is the least possible` : `at least ${least} are needed`}
-          {sticks.length > fresh && ` · ${sticks.length - fresh} from what lies there`}
-        </p>
+        {sticks.length > 0 && (
+          <p className="text-note">
+            <strong>
+              {fresh} of {showLength(plan.length, units)}
+            </strong>
+            ; {fresh === least ? `${least} is the least possible` : `at least ${least} are needed`}
+            {tooLong.length > 0 && ', without what is too long'}
+            {sticks.length > fresh && ` · ${sticks.length - fresh} from what lies there`}
+          </p>
+        )}
       </header>
       {tooLong.length > 0 && (
         <p className="font-hand text-body text-rose border-l-3 border-rose pl-3 mb-2">
