@@ -51,6 +51,7 @@ export { paperOf } from './paper/buildGood.ts';
 export { FORM_WORDS } from './paper/fields.ts';
 export { type Good, type GoodForm, hasBoards, MOST_COPIES } from './paper/good.ts';
 export { artFor, panelNames } from './paper/panels.ts';
+export { rolesOf, shownFields } from './rolesOf.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export { isOfOpening } from './room/opened.ts';
 export {

@@ -13,6 +13,7 @@ import {
   hostOf,
   type Means,
   type PieceProblem,
+  rolesOf,
   type Sewing,
   type ShelfOf,
   type SizeMark,
@@ -60,6 +61,8 @@ export type MadePiece = {
   readonly groups: readonly CutGroup[];
   /** Parts that are joined of several because no sheet is as large. */
   readonly joined: readonly Spliced[];
+  /** The roles from whose boards something of it is cut. */
+  readonly roles: readonly string[];
   /** The tag of each part, by index. */
   readonly tags: readonly string[];
 };
@@ -137,6 +140,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     inspection,
     groups,
     joined,
+    roles: rolesOf(piece, means),
     tags: tagsOf(groups, assembly.parts.length),
   };
   return {

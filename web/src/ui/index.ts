@@ -33,6 +33,7 @@ export { SizeField } from './SizeField.tsx';
 export { Spread } from './Spread.tsx';
 export { StartTicket } from './StartTicket.tsx';
 export { saveAs } from './saveAs.ts';
+export { Takes, takenWords } from './Takes.tsx';
 export { TextField } from './TextField.tsx';
 export { useArrows } from './useArrows.ts';
 export { HANDS, LINES_STAND, WordsField } from './WordsField.tsx';

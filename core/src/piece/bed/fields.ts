@@ -1,5 +1,5 @@
 import { choice, EDGE_WORDS, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, schoolField, size } from '../kit/fields.ts';
+import { boardFields, count, dollSize, isSome, schoolField, size } from '../kit/fields.ts';
 import type { Bed, EndBoard } from './bed.ts';
 
 const on = (test: (piece: Bed) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;
@@ -27,6 +27,10 @@ const boardAt = (key: 'head' | 'foot' | 'backBoard', name: string, there: (bed: 
     when: on((bed) => ['arch', 'battlements'].includes(there(bed)?.edge ?? '')),
   },
 ];
+
+/** It stands on posts wherever no end board reaches the floor. */
+const posted = ({ levels, head, foot }: Bed): boolean =>
+  levels !== 'one' || [head, foot].some((board) => board === null || !isSome(board.height));
 
 /** What is decided about a bed. */
 export const BED_FIELDS: readonly Field[] = [
@@ -58,12 +62,13 @@ export const BED_FIELDS: readonly Field[] = [
     label: 'Back board',
     group: 'shape',
     kind: { kind: 'optional', make: { height: 800_000, edge: 'straight', rise: 150_000 } },
+    when: on(({ levels }) => levels === 'one'),
   },
   ...boardAt('backBoard', 'Back board', ({ backBoard }) => backBoard),
   { path: ['base'], label: 'It lies on', group: 'shape', kind: choice(['board', 'a board'], ['slats', 'slats']) },
   { path: ['slat'], label: 'Slats of', group: 'shape', kind: { kind: 'stick' }, when: on(({ base }) => base === 'slats') },
   { path: ['slatGap'], label: 'Largest gap', group: 'shape', kind: size(1, 3_000), when: on(({ base }) => base === 'slats') },
-  { path: ['post'], label: 'Posts of', group: 'shape', kind: { kind: 'stick' } },
+  { path: ['post'], label: 'Posts of', group: 'shape', kind: { kind: 'stick' }, when: on(posted) },
   { path: ['ladder'], label: 'Ladder', group: 'fittings', kind: choice('none', 'left', 'right') },
   { path: ['rungs'], label: 'Rungs apart', group: 'fittings', kind: size(5, 5_000), when: on(({ ladder }) => ladder !== 'none') },
   { path: ['drawers'], label: 'Drawers under it', group: 'fittings', kind: count(0, 6) },

@@ -2,6 +2,7 @@
 import { type Assembly, boxOf, findInterference, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import type { Built } from '../kit/built.ts';
+import { extra } from '../kit/extra.ts';
 import type { Means } from '../kit/means.ts';
 import type { Space } from '../kit/panels.ts';
 import type { PieceProblem } from '../kit/problem.ts';
@@ -76,5 +77,6 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
     bays: filled.value.bays,
     openings: openingsOf(plan, filled.value.bays),
     marks: [],
+    extras: piece.standing === 'free' ? [] : [extra('double-sided tape, to fix it to the wall', plan.outside.x1 - plan.outside.x0)],
   });
 };

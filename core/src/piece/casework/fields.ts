@@ -55,7 +55,10 @@ export const CASEWORK_FIELDS: readonly Field[] = [
     kind: size(1, 3_000),
     when: piece(({ base, plinth }) => plinth !== 0 && base === 'feet'),
   },
-  schoolField('A worktop’s height goes by the body; the rest follows the scale.'),
+  {
+    ...schoolField('A worktop’s height goes by the body; the rest follows the scale.'),
+    when: (piece: never): boolean => (piece as Casework).worktop !== null,
+  },
   {
     path: ['worktop'],
     label: 'Worktop',

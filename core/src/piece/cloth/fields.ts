@@ -52,6 +52,27 @@ const ROUNDABLE = ['box cushion', 'seat cover', 'table cloth', 'rug'] as const;
 const DROPPED = ['flat sheet', 'comforter', 'table cloth', 'runner'] as const;
 const squareOnly = (piece: ClothThing): boolean => !piece.round;
 
+/** What is closed all round, and turned or stuck together at its edges. */
+const CLOSED: readonly ClothForm[] = ['cushion', 'box cushion', 'bolster', 'comforter', 'quilt', 'pet bed', 'bag', 'pockets'];
+/** Of those, what still needs cloth beyond the line when it is of felt. */
+const RIMMED: readonly ClothForm[] = ['cushion', 'comforter', 'quilt', 'pet bed', 'bag'];
+/** What is drawn round something. */
+const FITTED: readonly ClothForm[] = ['fitted sheet', 'mattress cover', 'seat cover', 'upholstery'];
+
+const hasSeam = (piece: never): boolean => {
+  const { form, way, round } = of(piece);
+  if (CLOSED.includes(form)) return way !== 'felt' || RIMMED.includes(form);
+  return FITTED.includes(form) ? way === 'sewn' && !(form === 'seat cover' && round) : way === 'tape';
+};
+
+const hasHem = (piece: never): boolean => {
+  const { form, way, round, border } = of(piece);
+  if (form === 'pockets') return true;
+  if (form === 'rug' && !round && border > 0) return false;
+  if (FITTED.includes(form)) return way === 'sewn';
+  return form === 'bag' || !CLOSED.includes(form) ? way !== 'felt' || ['apron', 'curtain', 'towel'].includes(form) : false;
+};
+
 const FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(2, 6_000, 'width'), when: off('bolster', 'pet bed', 'curtain', 'runner') },
   { path: ['width'], label: 'Length', group: 'size', kind: size(2, 6_000, 'width'), when: on('bolster', 'runner') },
@@ -92,7 +113,7 @@ const FIELDS: readonly Field[] = [
     label: 'Under the seat it is',
     group: 'shape',
     kind: choice(['gathered', 'drawn together'], ['tucked', 'laid in tucks']),
-    when: on('seat cover'),
+    when: where(['seat cover'], ({ round }) => round),
   },
   { path: ['panels'], label: 'Stiff panels', group: 'shape', kind: count(1, 12), when: on('quilt') },
   { path: ['gap'], label: 'Gap to fold at', group: 'shape', kind: dollSize(0, 60), when: on('quilt') },
@@ -141,8 +162,8 @@ const FIELDS: readonly Field[] = [
     group: 'build',
     kind: choice(...(Object.keys(WAY_WORDS) as (keyof typeof WAY_WORDS)[]).map((way) => [way, WAY_WORDS[way]] as const)),
   },
-  { path: ['seam'], label: 'Seam allowance or flap', group: 'build', kind: dollSize(1, 30) },
-  { path: ['hem'], label: 'Hem, wide', group: 'build', kind: dollSize(1, 60) },
+  { path: ['seam'], label: 'Seam allowance or flap', group: 'build', kind: dollSize(1, 30), when: hasSeam },
+  { path: ['hem'], label: 'Hem, wide', group: 'build', kind: dollSize(1, 60), when: hasHem },
   {
     path: ['tuck'],
     label: 'Tucked under',

@@ -1,5 +1,5 @@
 // Fields that every family shares.
-import { UM } from '../../measure/index.ts';
+import { isDollSize, type Measure, UM } from '../../measure/index.ts';
 import { choice, type Field, type FieldKind } from './field.ts';
 
 /** A decided size between bounds of the real thing, in millimetres. */
@@ -13,6 +13,9 @@ export const size = (leastMm: number, mostMm: number, drives?: 'width' | 'height
 export const dollSize = (leastMm: number, mostMm: number): FieldKind => ({ kind: 'doll-size', min: leastMm * UM.mm, max: mostMm * UM.mm });
 
 export const count = (min: number, max: number): FieldKind => ({ kind: 'count', min, max });
+
+/** Whether a size is more than none, in whichever world it was decided. */
+export const isSome = (measure: Measure): boolean => (isDollSize(measure) ? measure.doll : measure) > 0;
 
 /** The boards of a family, role by role, and what each is glued up to. */
 export const boardFields = (words: Readonly<Record<string, string>>): readonly Field[] =>

@@ -30,6 +30,12 @@ const made =
   (piece: never): boolean =>
     forms.includes((piece as OddThing).form) && !(piece as OddThing).found;
 
+const off =
+  (...forms: readonly OddForm[]) =>
+  (piece: never): boolean =>
+    !on(...forms)(piece);
+const beaded = (piece: never): boolean => made('cake')(piece) && (piece as OddThing).extras > 0;
+
 /** What is decided about a found or mixed thing. */
 export const ODD_FIELDS: readonly Field[] = [
   {
@@ -61,12 +67,12 @@ export const ODD_FIELDS: readonly Field[] = [
   { path: ['part'], label: 'Wick above it', group: 'size', kind: size(0, 3_000), when: on('candle') },
   { path: ['part'], label: 'Hook, across', group: 'size', kind: size(0, 3_000), when: on('hanger') },
   { path: ['form'], label: 'It is', group: 'shape', kind: choice(...ODD_FORMS.map((form) => [form, ODD_WORDS[form]] as const)) },
-  { path: ['found'], label: 'Found, not made: it only takes its place', group: 'shape', kind: { kind: 'yes' } },
+  { path: ['found'], label: 'Found, not made: it only takes its place', group: 'shape', kind: { kind: 'yes' }, when: off('hanger') },
   { path: ['sides'], label: 'Straight sides (under 3: round)', group: 'shape', kind: count(0, 24), when: made('cake') },
   { path: ['slices'], label: 'Cut into slices', group: 'shape', kind: count(1, 24), when: made('cake') },
   { path: ['gone'], label: 'Slices that are gone', group: 'shape', kind: count(0, 23), when: made('cake', 'loaf') },
   { path: ['extras'], label: 'Beads on its rim, at most', group: 'shape', kind: count(0, 60), when: made('cake') },
-  { path: ['bead'], label: 'One bead', group: 'shape', kind: dollSize(0.5, 30), when: made('cake') },
+  { path: ['bead'], label: 'One bead', group: 'shape', kind: dollSize(0.5, 30), when: beaded },
   { path: ['extras'], label: 'Leaves', group: 'shape', kind: count(0, 60), when: made('plant') },
   { path: ['stick'], label: 'Stem', group: 'shape', kind: { kind: 'stick', only: 'round' }, when: made('lamp') },
   { path: ['stick'], label: 'Cut from', group: 'shape', kind: { kind: 'stick', only: 'round' }, when: on('pencil') },

@@ -4,6 +4,8 @@ import type { Opening } from './opening.ts';
 
 const on = (form: Opening['form']): ((piece: never) => boolean) => ((piece: Opening) => piece.form === form) as (piece: never) => boolean;
 
+const panelled = ((piece: Opening) => piece.form === 'door' && piece.panelsAcross > 0) as (piece: never) => boolean;
+
 /** What is decided about a door or window. */
 export const OPENING_FIELDS: readonly Field[] = [
   { path: ['form'], label: 'It is', group: 'shape', kind: choice(['door', 'a door'], ['window', 'a window']) },
@@ -15,7 +17,7 @@ export const OPENING_FIELDS: readonly Field[] = [
   { path: ['gap'], label: 'Gap round the leaf', group: 'build', kind: dollSize(0.2, 10), when: on('door') },
   { path: ['hinge'], label: 'Hinge', group: 'fittings', kind: choice('left', 'right'), when: on('door') },
   { path: ['panelsAcross'], label: 'Raised panels across', group: 'fittings', kind: count(0, 4), when: on('door') },
-  { path: ['panelsUp'], label: 'Raised panels up', group: 'fittings', kind: count(1, 6), when: on('door') },
+  { path: ['panelsUp'], label: 'Raised panels up', group: 'fittings', kind: count(1, 6), when: panelled },
   { path: ['knob'], label: 'Knob', group: 'fittings', kind: { kind: 'yes' }, when: on('door') },
   { path: ['barsUpright'], label: 'Upright glazing bars', group: 'fittings', kind: count(0, 8), when: on('window') },
   { path: ['barsLying'], label: 'Lying glazing bars', group: 'fittings', kind: count(0, 8), when: on('window') },

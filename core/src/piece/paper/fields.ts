@@ -51,6 +51,22 @@ const POLYGONS = ['pyramid', 'prism', 'ring'] as const;
 const ROUND = ['can', 'tube', 'roll', 'disc'] as const;
 const FLAT = ['envelope', 'leaves', 'map', 'sheet', 'book'] as const;
 
+const several = (piece: never): boolean => (piece as Good).count > 1 && (piece as Good).fills === null;
+/** A row of backs of books, or several that may differ. */
+const varies = (piece: never): boolean => {
+  const { form, count: many, fills } = piece as Good;
+  return form === 'spines' || many > 1 || fills !== null;
+};
+/** Something about it is drawn by lot: sizes that differ, or words of a list. */
+const byChance = (piece: never): boolean => {
+  const { form, vary, art } = piece as Good;
+  return form === 'spines' || (varies(piece) && vary > 0) || art.some(({ words }) => /\{(?!n\})/.test(words));
+};
+const tabbed = (piece: never): boolean => {
+  const { form, body } = piece as Good;
+  return form === 'book' ? body === 'hollow' : !['disc', 'folder', 'leaves', 'map', 'pyramid', 'sheet', 'spines'].includes(form);
+};
+
 /** What is decided about a small good. */
 export const GOOD_FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(2, 5_000, 'width'), when: off(...POLYGONS, ...ROUND, 'cone', 'book') },
@@ -118,16 +134,17 @@ export const GOOD_FIELDS: readonly Field[] = [
     label: 'Several of them',
     group: 'shape',
     kind: choice(['row', 'side by side'], ['stack', 'on one another'], ['rows', 'in rows']),
+    when: several,
   },
-  { path: ['vary'], label: 'No two alike: sizes differ by up to, per cent', group: 'shape', kind: count(0, 60) },
-  { path: ['seed'], label: 'Chance begins with', group: 'shape', kind: count(0, 999_999) },
+  { path: ['vary'], label: 'No two alike: sizes differ by up to, per cent', group: 'shape', kind: count(0, 60), when: varies },
+  { path: ['seed'], label: 'Chance begins with', group: 'shape', kind: count(0, 999_999), when: byChance },
   {
     path: ['on'],
     label: 'Printed on',
     group: 'build',
     kind: choice(...PRINT_STOCK_NAMES.map((stock) => [stock, `${PRINT_STOCKS[stock].name}, ${PRINT_STOCKS[stock].weight} g/m²`] as const)),
   },
-  { path: ['tab'], label: 'Tabs, overlaps and turn-ins', group: 'build', kind: dollSize(1, 30) },
+  { path: ['tab'], label: 'Tabs, overlaps and turn-ins', group: 'build', kind: dollSize(1, 30), when: tabbed },
   {
     path: ['play'],
     label: 'Looser on each side by',

@@ -1,11 +1,15 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, size } from '../kit/fields.ts';
+import { boardFields, count, dollSize, isSome, size } from '../kit/fields.ts';
 import { newBeams, newPanelling, newPictureRail, newRail, type Rail, type Room } from './room.ts';
 import { newBox, newLights, type OpeningForm, type Wall, type WallOpening } from './wall.ts';
 
 const rectangle = ((room: Room) => room.plan === 'rectangle') as (piece: never) => boolean;
 
 const panelled = ((room: Room) => room.panelling !== null) as (piece: never) => boolean;
+/** Strips run round its walls. */
+const trimmed = ((room: Room) =>
+  [room.skirting, room.cornice, room.cornerStrips].some(isSome) ||
+  [room.rail, room.pictureRail, room.panelling].some((each) => each !== null)) as (piece: never) => boolean;
 const beamed = ((room: Room) => room.plan === 'rectangle' && room.beams !== null) as (piece: never) => boolean;
 /** A shell of several has none itself. */
 const isJoined = ((room: Partial<Room>) => (room.shells?.length ?? 0) > 0) as (piece: never) => boolean;
@@ -39,16 +43,22 @@ export const ROOM_FIELDS: readonly Field[] = [
   { path: ['skirting'], label: 'Skirting, high', group: 'fittings', kind: size(0, 1_000) },
   { path: ['cornice'], label: 'Cornice, high', group: 'fittings', kind: size(0, 1_000) },
   { path: ['cornerStrips'], label: 'Strips in the corners, wide', group: 'fittings', kind: size(0, 1_000) },
-  { path: ['trims'], label: 'Strips at corners', group: 'fittings', kind: choice('mitred', 'butted') },
+  { path: ['trims'], label: 'Strips at corners', group: 'fittings', kind: choice('mitred', 'butted'), when: trimmed },
   ...railFields('rail', 'A rail round the walls', 'The rail', newRail()),
   ...railFields('pictureRail', 'A picture rail higher up', 'The picture rail', newPictureRail()),
-  { path: ['trimStick'], label: 'Strips are cut from sticks', group: 'fittings', kind: { kind: 'optional', make: 'craft stick' } },
+  {
+    path: ['trimStick'],
+    label: 'Strips are cut from sticks',
+    group: 'fittings',
+    kind: { kind: 'optional', make: 'craft stick' },
+    when: trimmed,
+  },
   {
     path: ['trimStick'],
     label: 'The stick',
     group: 'fittings',
     kind: { kind: 'stick', only: 'edged' },
-    when: ((room: Room) => room.trimStick !== null) as never,
+    when: ((room: Room) => room.trimStick !== null && trimmed(room as never)) as never,
   },
   { path: ['panelling'], label: 'Panelling', group: 'fittings', kind: { kind: 'optional', make: newPanelling() } },
   {

@@ -1,6 +1,6 @@
 import type { Field } from '../kit/field.ts';
 import { boardFields, count, dollSize, size } from '../kit/fields.ts';
-import type { Section, SectionKind } from './turned.ts';
+import type { Section, SectionKind, Turned } from './turned.ts';
 
 const on =
   (...kinds: readonly SectionKind[]): ((section: never) => boolean) =>
@@ -35,8 +35,11 @@ export const SECTION_FIELDS: readonly Field[] = [
   { path: ['count'], label: 'How many', group: 'size', kind: count(2, 40), when: on('merlons') },
 ];
 
+const ROLLED: readonly SectionKind[] = ['tube', 'cone', 'shade', 'rim', 'merlons'];
+const rolled = (piece: never): boolean => (piece as Turned).sections.some(({ kind }) => ROLLED.includes(kind));
+
 /** What is decided about a round thing; its sections have a list of their own. */
 export const ROUND_FIELDS: readonly Field[] = [
-  { path: ['lap'], label: 'Rolled ends overlap by', group: 'build', kind: dollSize(0, 30) },
+  { path: ['lap'], label: 'Rolled ends overlap by', group: 'build', kind: dollSize(0, 30), when: rolled },
   ...boardFields({ disc: 'discs', wall: 'what is rolled' }),
 ];

@@ -1,11 +1,12 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, schoolField, size } from '../kit/fields.ts';
+import { boardFields, count, isSome, schoolField, size } from '../kit/fields.ts';
 import type { Seat } from './seat.ts';
 
 const on = (test: (piece: Seat) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;
 const sticks = on(({ stands }) => stands === 'sticks');
 const backed = ({ back, shape, stands, box }: Seat): boolean =>
   back !== 'none' && shape === 'rectangle' && !(stands === 'box' && box === 'lid');
+const runged = on(({ stands, shape }) => stands === 'sticks' && shape === 'rectangle');
 const posted = on((seat) => seat.stands === 'sticks' && backed(seat));
 
 /** What is decided about something to sit on. */
@@ -21,25 +22,39 @@ export const SEAT_FIELDS: readonly Field[] = [
     kind: choice(['sticks', 'legs of stick'], ['sides', 'two sides'], ['box', 'a box']),
   },
   { path: ['shape'], label: 'Seat', group: 'shape', kind: choice(['rectangle', 'square-cut'], 'round'), when: sticks },
-  { path: ['stick'], label: 'Legs or feet of', group: 'shape', kind: { kind: 'stick' }, when: on(({ stands }) => stands !== 'box') },
+  {
+    path: ['stick'],
+    label: 'Legs or feet of',
+    group: 'shape',
+    kind: { kind: 'stick' },
+    when: on(({ stands, feet }) => stands === 'sticks' || (stands === 'sides' && isSome(feet))),
+  },
   { path: ['inset'], label: 'Legs in from the edge', group: 'shape', kind: size(0, 2_000), when: sticks },
   { path: ['splay'], label: 'Legs spread by', group: 'shape', kind: size(0, 2_000), when: sticks },
-  { path: ['rungs'], label: 'Rungs', group: 'shape', kind: { kind: 'optional', make: 150_000 }, when: sticks },
+  { path: ['rungs'], label: 'Rungs', group: 'shape', kind: { kind: 'optional', make: 150_000 }, when: runged },
   {
     path: ['rungs'],
     label: 'Rungs above the floor',
     group: 'shape',
     kind: size(0, 2_000),
-    when: on(({ stands, rungs }) => stands === 'sticks' && rungs !== null),
+    when: on((seat) => runged(seat as never) && seat.rungs !== null),
   },
   {
     path: ['rung'],
     label: 'Rungs and rails of',
     group: 'shape',
     kind: { kind: 'stick', only: 'edged' },
-    when: on((seat) => seat.stands === 'sticks' && (seat.rungs !== null || (backed(seat) && seat.back !== 'board'))),
+    when: on(
+      (seat) => seat.stands === 'sticks' && ((runged(seat as never) && seat.rungs !== null) || (backed(seat) && seat.back !== 'board')),
+    ),
   },
-  { path: ['back'], label: 'Back', group: 'shape', kind: choice('none', ['board', 'a board'], ['rails', 'rails'], ['slats', 'slats']) },
+  {
+    path: ['back'],
+    label: 'Back',
+    group: 'shape',
+    kind: choice('none', ['board', 'a board'], ['rails', 'rails'], ['slats', 'slats']),
+    when: on((seat) => backed({ ...seat, back: 'board' })),
+  },
   { path: ['lean'], label: 'Back leans by', group: 'shape', kind: size(0, 2_000), when: on(backed) },
   { path: ['post'], label: 'Back posts of', group: 'shape', kind: { kind: 'stick', only: 'edged' }, when: posted },
   { path: ['backFrom'], label: 'Back begins above the seat', group: 'shape', kind: size(0, 2_000), when: posted },

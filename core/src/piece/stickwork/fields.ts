@@ -8,6 +8,11 @@ const on =
   (piece: never) =>
     forms.includes((piece as Stickwork).form);
 
+const off =
+  (...forms: readonly Form[]): ((piece: never) => boolean) =>
+  (piece: never) =>
+    !on(...forms)(piece);
+
 const FORM_WORDS: readonly (readonly [Form, string])[] = [
   ['fence', 'a fence'],
   ['cot', 'a cot'],
@@ -60,6 +65,6 @@ export const STICKWORK_FIELDS: readonly Field[] = [
   { path: ['slat'], label: 'Slats or pegs of', group: 'shape', kind: { kind: 'stick' }, when: on('fence', 'cot', 'rack', 'plate rack') },
   { path: ['rod'], label: 'Rod or rungs of', group: 'shape', kind: { kind: 'stick', only: 'round' }, when: on('rack', 'ladder', 'rail') },
   { path: ['knob'], label: 'Finials, across', group: 'fittings', kind: size(1, 2_000), when: on('rail') },
-  schoolField('Its height goes by her body; the rest follows the scale.'),
+  { ...schoolField('Its height goes by her body; the rest follows the scale.'), when: off('rail') },
   ...boardFields({ base: 'base or brackets', finial: 'finials' }),
 ];

@@ -5,6 +5,7 @@ import { dollOf, type Measure } from '../../measure/index.ts';
 import { ellipseRing, type Ring, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
 import type { Built } from '../kit/built.ts';
+import { extra } from '../kit/extra.ts';
 import { stickBetween } from '../kit/leaning.ts';
 import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
 import { clearPane, type Space, sectionOf } from '../kit/panels.ts';
@@ -167,5 +168,9 @@ export const buildWall = (piece: WallThing, means: Means): Result<Built, PiecePr
   if (!drawn.ok) return drawn;
   const { parts, outside } = drawn.value;
   const clear = { min: [0, 0, 0], max: [0, 0, 0] } as const;
-  return ok({ assembly: { parts, outside: { min: [0, 0, 0], max: outside }, clear, motions: [] }, bays: [], openings: [], marks: [] });
+  const film = piece.form === 'frame' && piece.holds === 'mirror' ? [extra('mirror film', outside[0], { wide: outside[1] })] : [];
+  return ok({
+    assembly: { parts, outside: { min: [0, 0, 0], max: outside }, clear, motions: [] },
+    ...{ bays: [], openings: [], marks: [], extras: film },
+  });
 };

@@ -5,13 +5,12 @@ import { clothThickness } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Choice, MarginNotes, notesOf, Picker, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, Picker, Spread, Takes, usePicturesCame } from '../../ui/index.ts';
 import { ClothFlat } from './ClothFlat.tsx';
 import { Fields } from './Fields.tsx';
 import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
-import { Takes } from './Takes.tsx';
 import { useThere } from './useThere.ts';
 import { Ways } from './Ways.tsx';
 

@@ -1,7 +1,8 @@
 import type { Scale } from '@parlor/core/measure';
-import { type Field, fieldsOf, isFieldShown, type Piece, withValueAt } from '@parlor/core/piece';
+import { type Field, type Piece, shownFields, withValueAt } from '@parlor/core/piece';
 import type { PieceChange } from '@parlor/core/set';
 import type { ReactNode } from 'react';
+import { useDerivedPiece } from '../../state/index.ts';
 import { Decision } from '../../ui/index.ts';
 
 type Group = Field['group'];
@@ -22,7 +23,7 @@ export const Fields = <P extends Piece>({ piece, scale, folded, children, onChan
     const key = path[0] as keyof P;
     onChange(`${words} of ${piece.name}`, { [key]: withValueAt(piece, path, value)[key] } as PieceChange);
   };
-  const shown = fieldsOf(piece).filter((field) => isFieldShown(field, piece));
+  const shown = shownFields(piece, useDerivedPiece(piece.id)?.made?.roles);
   const drawn = (group: Group) =>
     shown
       .filter((field) => field.group === group)

@@ -6,10 +6,9 @@ import { PRINT_STOCKS } from '@parlor/core/stock';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useGoodPaper, useUnits } from '../../state/index.ts';
-import { Choice, MarginNotes, notesOf, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, takenWords, usePicturesCame } from '../../ui/index.ts';
 import { Head } from './Head.tsx';
 import { Player } from './Player.tsx';
-import { takenWords } from './Takes.tsx';
 
 // Three dimensions are fetched when all that is read and typed in stands there.
 const FoldStage = lazy(async () => ({ default: (await import('./FoldStage.tsx')).FoldStage }));

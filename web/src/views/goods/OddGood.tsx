@@ -4,7 +4,7 @@ import type { DerivedPiece, MadePiece, PieceChange } from '@parlor/core/set';
 import { standInsFor } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Check, Choice, Drawn, drawnFrom, Spread, usePicturesCame } from '../../ui/index.ts';
+import { Check, Choice, Drawn, drawnFrom, Spread, Takes, usePicturesCame } from '../../ui/index.ts';
 import { Notes } from './ClothGood.tsx';
 import { Fields } from './Fields.tsx';
 import { FlatNet } from './FlatNet.tsx';
@@ -12,7 +12,6 @@ import { Grounds } from './Grounds.tsx';
 import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
-import { Takes } from './Takes.tsx';
 import { useSheets } from './useGood.ts';
 import { useThere } from './useThere.ts';
 

@@ -3,8 +3,7 @@ import { type ClothThing, WAY_WORDS, WAYS, type Way } from '@parlor/core/piece';
 import { inWay, type MadeInWay } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
-import { Button, Picker } from '../../ui/index.ts';
-import { takenWords } from './Takes.tsx';
+import { Button, Picker, takenWords } from '../../ui/index.ts';
 
 const CAUTIONS: Readonly<Record<Way, string>> = {
   sewn: 'Count the pins before and after. A sewing machine only with a grown-up beside it.',

@@ -1,8 +1,8 @@
 import { timesSmaller } from '@parlor/core/measure';
 import type { DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
-import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet } from '../../state/index.ts';
-import { Button, MarginNotes, notesOf, Patience, useLong } from '../../ui/index.ts';
+import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet, useUnits } from '../../state/index.ts';
+import { Button, MarginNotes, notesOf, Patience, Takes, useLong } from '../../ui/index.ts';
 import { buildStepsOf } from './buildSteps.ts';
 import { FitRule } from './FitRule.tsx';
 import { ModelStage } from './ModelStage.tsx';
@@ -33,6 +33,7 @@ const WorkingItOut = () => {
 export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined }) => {
   const { doll } = useSet();
   const scale = useScale();
+  const units = useUnits();
   const [step, setStep] = useState<number | null>(null);
   const made = piece?.made ?? null;
   const order = useOrder(made ? piece?.key : undefined);
@@ -61,6 +62,12 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           {made ? (
             <div className="min-w-0">
               <PartsTable made={made} />
+              {made.extras.length > 0 && (
+                <section aria-label="What it takes besides" className="mt-3">
+                  <h3 className="text-pencil">It takes besides</h3>
+                  <Takes extras={made.extras} units={units} />
+                </section>
+              )}
               <FitRule pieceId={piece.id} />
               <Steps steps={steps} step={at} onStep={setStep} />
             </div>

@@ -1,7 +1,7 @@
-import { type Field, fieldsOf, isFieldShown, type SizeMark } from '@parlor/core/piece';
+import { type Field, type SizeMark, shownFields } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { Link, useParams } from 'react-router';
-import { useScale } from '../../state/index.ts';
+import { useDerivedPiece, useScale } from '../../state/index.ts';
 import type { SightName } from '../../ui/index.ts';
 import { Decision } from '../../ui/index.ts';
 import { FreePanels } from './FreePanels.tsx';
@@ -27,10 +27,11 @@ export const PieceFields = ({ piece, sight, marks }: Props) => {
   const scale = useScale();
   const { setId } = useParams();
   const change = useChangePiece(piece);
+  const roles = useDerivedPiece(piece.id)?.made?.roles;
   if (!scale) return null;
   const pencilled = marks.flatMap((mark) => (mark.sight === sight ? (markField(piece, mark.path) ?? []) : []));
   const onDrawing = sight ? [...overallOn(piece, sight).map(({ field }) => field), ...pencilled] : [];
-  const shown = fieldsOf(piece).filter((field) => isFieldShown(field, piece) && !onDrawing.includes(field));
+  const shown = shownFields(piece, roles).filter((field) => !onDrawing.includes(field));
   const drawn = (fields: readonly Field[]) =>
     fields.map((field) => (
       <Decision key={`${field.path.join('.')} ${field.kind.kind}`} field={field} owner={piece} scale={scale} onChange={change} />

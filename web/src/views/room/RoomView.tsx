@@ -1,4 +1,4 @@
-import { asRoom, type Field, fieldsOf, isFieldShown, type Room, withValueAt } from '@parlor/core/piece';
+import { asRoom, type Field, type Room, shownFields, withValueAt } from '@parlor/core/piece';
 import type { Placed } from '@parlor/core/room';
 import { type Arranged, shellChange } from '@parlor/core/set';
 import { Plus, Trash2 } from 'lucide-react';
@@ -62,6 +62,7 @@ const GROUPS: readonly (readonly [Field['group'], string])[] = [
 const RoomFields = ({ room, shell }: { readonly room: Room; readonly shell: number }) => {
   const scale = useScale();
   const edit = useEdit();
+  const roles = useDerivedPiece(room.id)?.made?.roles;
   if (!scale) return null;
   // Of a shell that is joined to others its own sizes are decided; what joins them belongs to the first.
   const owner = shell === 0 ? room : asRoom(room, shell);
@@ -72,7 +73,7 @@ const RoomFields = ({ room, shell }: { readonly room: Room; readonly shell: numb
     const key = path[0] as keyof Room;
     put(`${words} of ${name}`, { [key]: withValueAt(owner, path, value)[key] });
   };
-  const shown = fieldsOf(room).filter((field) => isFieldShown(field, owner));
+  const shown = shownFields(room, roles, owner);
   const drawn = (group: Field['group']) =>
     shown
       .filter((field) => field.group === group)
