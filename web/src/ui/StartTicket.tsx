@@ -11,6 +11,10 @@ type Props = {
   readonly onTake: () => void;
 };
 
+/** Whether it could be built with a thinner board; whoever begins it gets that too. */
+const byThinnerBoard = ({ findings }: DerivedPiece): boolean =>
+  findings.some(({ mend }) => mend?.kind === 'thinner-board' || mend?.kind === 'other-board');
+
 /** Something to start from, with a picture drawn from itself. */
 export const StartTicket = ({ preset, name, hint, look, disabled = false, onTake }: Props) => (
   <button
@@ -25,7 +29,7 @@ export const StartTicket = ({ preset, name, hint, look, disabled = false, onTake
         <PiecePicture parts={look.made.assembly.parts} label={name} />
       ) : (
         <span className="font-hand text-small text-graphite grid place-items-center h-full text-center px-2">
-          {look ? 'its boards are too thick for this scale as it stands' : '…'}
+          {look ? (byThinnerBoard(look) ? 'it comes with a thinner board at this scale' : 'its boards are too thick for this scale') : '…'}
         </span>
       )}
     </span>
