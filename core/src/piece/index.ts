@@ -26,6 +26,7 @@ export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, takesS
 export { CLOTH_WORDS, WAY_WORDS } from './cloth/fields.ts';
 export { belongs, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, hostOf, isSmall, type Piece } from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
+export type { Aside } from './kit/base.ts';
 export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
 export {

@@ -27,6 +27,7 @@ import type { Finding } from './finding.ts';
 import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
 import { type PlaceAt, placeNamed, placesOf, putAt, spotOf } from './places.ts';
 import { seamFindings } from './seamFindings.ts';
+import { partedBy } from './setAside.ts';
 import { placeOnShelf, shelfAt } from './shelves.ts';
 
 /** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
@@ -222,13 +223,14 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   const [body, means] = [bodyOf(document.doll), meansOf(document)];
   const way = wayThrough(space, firm, body);
   const seams = seamsOf(space, standing);
+  const aside = new Map(document.pieces.map((piece) => [piece.id, piece.aside]));
   const findings = [
     ...findingsOf(document, judged, way, outOfReach(room, space, standing)),
     ...narrowWays(space, residents, way, body, document.doll.name),
     ...legsInTheWay(space, residents, means),
     ...hungOtherwise(residents, means, document.layouts, layout),
     ...seamFindings(room, space, seams, means.scale),
-  ];
+  ].filter((finding) => partedBy(aside.get(finding.where.pieceId) ?? [], [finding]).aside.length === 0);
   const onThings = [
     ...residents.flatMap(({ piece, assembly, standing: { placed } }) =>
       belongingTo(document, derived, piece.id).map((each) => ({ piece: each.piece, body: besideIt(assembly, placed, space, each.parts) })),

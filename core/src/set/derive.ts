@@ -27,6 +27,7 @@ import type { Cutting, Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
 import { findingsOf, leftOutFinding, problemFinding } from './findings.ts';
 import { type PlaceAt, placeNamed, placesOf } from './places.ts';
+import { partedBy } from './setAside.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
 import { thinnerBoard } from './thinnerBoard.ts';
 
@@ -39,6 +40,8 @@ export type DerivedPiece = {
   readonly made: MadePiece | null;
   readonly problem: PieceProblem | null;
   readonly findings: readonly Finding[];
+  /** Findings that the maker has set aside. */
+  readonly aside: readonly Finding[];
 };
 
 export type MadePiece = {
@@ -116,7 +119,13 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
   const built = without?.ok ? ok(without.value.built) : whole;
   if (!built.ok) {
     const finding = problemFinding(piece, built.error);
-    return { ...named, made: null, problem: built.error, findings: [{ ...finding, mend: finding.mend ?? thinnerBoard(piece, means) }] };
+    return {
+      ...named,
+      made: null,
+      problem: built.error,
+      findings: [{ ...finding, mend: finding.mend ?? thinnerBoard(piece, means) }],
+      aside: [],
+    };
   }
   const left = without?.ok ? without.value.left : [];
   const { trim } = cutting;
@@ -147,7 +156,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     ...named,
     made,
     problem: null,
-    findings: [
+    ...partedBy(piece.aside, [
       ...left.map((each) => leftOutFinding(piece, each)),
       // What is judged is what stands: decisions about what was left out would be read into it.
       ...withoutMends(
@@ -162,7 +171,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
           joined,
         }),
       ),
-    ],
+    ]),
   };
 };
 

@@ -38,6 +38,7 @@ export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
 export { type PlaceAt, placeNamed, placesOf, placeWords, putAt, spotOf } from './places.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
+export { noteOf, setAside, takeUp } from './setAside.ts';
 export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
 export { slantWords } from './slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';

@@ -277,7 +277,7 @@ export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly str
   const boards = dequal(was.boards, is.boards) && dequal(was.thick, is.thick) ? [] : ['its boards'];
   const panels =
     was.family === 'panels' && is.family === 'panels' && !dequal(was.panels, is.panels) ? [partsText(was.panels, is.panels)] : [];
-  const dress = dequal(was.dress, is.dress) ? [] : ['what it wears'];
+  const dress = [...(dequal(was.dress, is.dress) ? [] : ['what it wears']), ...(dequal(was.aside, is.aside) ? [] : ['notes set aside'])];
   const lists = [
     ...(was.family === 'round' && is.family === 'round' ? listChange('sections', was.sections, is.sections) : []),
     ...(was.family === 'room' && is.family === 'room'

@@ -6,10 +6,15 @@ import { cx } from './cx.ts';
 const SIGNS = { error: CircleAlert, warning: TriangleAlert, note: StickyNote } as const;
 const KINDS = { error: 'must be mended', warning: 'look again', note: 'note' } as const;
 
-type Props = { readonly finding: Finding; readonly of?: string | undefined };
+type Props = {
+  readonly finding: Finding;
+  readonly of?: string | undefined;
+  /** Sets the judgement aside, where that can be done. */
+  readonly onAside?: (() => void) | undefined;
+};
 
 /** A finding beside the thing it concerns: what is wrong, why and how much, and the mend underlined. */
-export const MarginNote = ({ finding, of }: Props) => {
+export const MarginNote = ({ finding, of, onAside }: Props) => {
   const units = useUnits();
   const edit = useEdit();
   const { title, reason } = describeFinding(finding, units);
@@ -31,6 +36,16 @@ export const MarginNote = ({ finding, of }: Props) => {
         >
           <Check size={15} aria-hidden="true" />
           {describeMend(finding.mend, units)}
+        </button>
+      )}
+      {onAside && (
+        <button
+          type="button"
+          className="block min-h-touch -my-1 text-small text-graphite underline underline-offset-4 decoration-dotted hover:text-ink"
+          aria-label={`Set aside: ${title}`}
+          onClick={onAside}
+        >
+          not for this one
         </button>
       )}
     </li>

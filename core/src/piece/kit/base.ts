@@ -19,7 +19,17 @@ export type Piecelike<Family extends string, Role extends string> = {
   readonly thick: Readonly<Record<Role, Measure | null>>;
   /** What covers it. */
   readonly dress: Dress;
+  /** Judgements of it that do not hold for what it is for. */
+  readonly aside: readonly Aside[];
 };
+
+/** A judgement that is set aside, by what it is about, and why. */
+export type Aside = { readonly note: string; readonly why: string };
+
+const aside = z
+  .array(z.strictObject({ note: textField(120, 1), why: textField(200).default('') }))
+  .max(60)
+  .default([]);
 
 const boardId = textField(60).nullable().default(null);
 const thickness = measureField({ min: 0.2 * UM.mm, max: 500 * UM.mm })
@@ -41,5 +51,6 @@ export const pieceFields = <Role extends string>(roles: readonly Role[]) => {
     boards: perRole(roles, boardId as z.ZodType<string | null>, none),
     thick: perRole(roles, thickness as z.ZodType<Measure | null>, none),
     dress: dressSchema.default(UNDRESSED),
+    aside,
   };
 };

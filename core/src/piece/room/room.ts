@@ -28,7 +28,7 @@ export type Panelling = {
 export type Beams = { readonly count: number; readonly width: Measure; readonly height: Measure };
 
 /** A shell that is joined to others: all of a room but its name, and what covers it. */
-export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'school' | 'dress' | 'shells' | 'level' | 'fill' | 'seams'>;
+export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'school' | 'dress' | 'aside' | 'shells' | 'level' | 'fill' | 'seams'>;
 
 /** A shell on the right of the one before it, and the gap that the two leave. */
 export type JoinedShell = { readonly gap: DollUm; readonly shell: Shell };
@@ -106,7 +106,7 @@ const beamsSchema = z.strictObject({
   height: some.default(mm(150)),
 }) as unknown as z.ZodType<Beams>;
 
-const { id, mark, school, dress, ...boards } = pieceFields(ROOM_ROLES);
+const { id, mark, school, dress, aside, ...boards } = pieceFields(ROOM_ROLES);
 
 const shellFields = {
   ...boards,
@@ -153,6 +153,7 @@ export const roomSchema = z.strictObject({
   mark,
   school,
   dress,
+  aside,
   name: textField(80).default('room'),
   ...shellFields,
   shells: z.array(joinedSchema).max(MOST_SHELLS).default([]),
@@ -200,6 +201,7 @@ export const asShell = ({
   name,
   school: _school,
   dress: _dress,
+  aside: _aside,
   shells,
   level,
   fill,

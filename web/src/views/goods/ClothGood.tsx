@@ -112,7 +112,9 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
 };
 
 export const Notes = ({ piece }: { readonly piece: DerivedPiece }) => (
-  <MarginNotes notes={notesOf(piece.findings)}>Nothing to note.</MarginNotes>
+  <MarginNotes notes={notesOf(piece.findings)} piece={piece}>
+    Nothing to note.
+  </MarginNotes>
 );
 
 /** A thing of cloth: its pattern flat on one page, sewn on the other. */

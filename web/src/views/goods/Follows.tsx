@@ -120,7 +120,9 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
           )}
         </ul>
       </section>
-      <MarginNotes notes={notesOf(piece.findings)}>Nothing to note: it folds, it closes, it can be read.</MarginNotes>
+      <MarginNotes notes={notesOf(piece.findings)} piece={piece}>
+        Nothing to note: it folds, it closes, it can be read.
+      </MarginNotes>
     </div>
   );
 };

@@ -91,7 +91,7 @@ const PaperGood = ({ good }: { readonly good: Good }) => {
             }}
           />
         ) : (
-          <MarginNotes notes={notesOf(piece?.findings ?? [])} />
+          <MarginNotes notes={notesOf(piece?.findings ?? [])} piece={piece} />
         )
       }
     />

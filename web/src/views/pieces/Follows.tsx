@@ -74,7 +74,7 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
           ) : (
             <p className="font-hand text-graphite">No parts yet: mend what the note says, and they come.</p>
           )}
-          <MarginNotes notes={notesOf(findings)} className="@max-[31rem]:order-first">
+          <MarginNotes notes={notesOf(findings)} piece={piece} className="@max-[31rem]:order-first">
             Nothing to note: it fits, it stands, it closes.
           </MarginNotes>
         </div>

@@ -154,6 +154,7 @@ export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onC
       {arranged.room.shells.length > 0 && <Differences room={arranged.room} />}
       {made && <Stored arranged={arranged} shell={made} />}
       <MarginNotes
+        piece={piece}
         notes={notes.map((finding) => ({
           finding,
           of: finding.where.pieceId === piece.id ? undefined : nameOf(finding.where.pieceId),

@@ -221,7 +221,7 @@ const planShape = ({ space: { ring } }: Arranged): number => {
 const Unbuilt = ({ piece }: { readonly piece: NonNullable<ReturnType<typeof useDerivedPiece>> }) => (
   <div>
     <h2 className="text-head">{piece.name}</h2>
-    <MarginNotes notes={notesOf(piece.findings)} className="mt-4" />
+    <MarginNotes notes={notesOf(piece.findings)} piece={piece} className="mt-4" />
   </div>
 );
 
