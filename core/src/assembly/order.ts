@@ -5,8 +5,9 @@ import { blockingOf } from './blocking.ts';
 import { type Box, boxOf, type Part, ROLES } from './part.ts';
 import type { Contact } from './touching.ts';
 
-/** A part, by index, and the way it comes to its place: a unit vector. */
-export type OrderStep = { readonly part: number; readonly along: Vec3 };
+/** A part, by index, the way it comes to its place (a unit vector), and the parts that stand there already to which it is glued, where it holds
+ *  most first. */
+export type OrderStep = { readonly part: number; readonly along: Vec3; readonly onto: readonly number[] };
 
 /** Steps in the order of work; `stuck` names the parts, by index, that no order can bring to their places, because each is in another's
  *  way. It is empty for everything that can be built. */
@@ -71,11 +72,18 @@ export const orderOf = (parts: readonly Part[], contacts: readonly Contact[], bo
     }
     return fallback;
   };
+  const held = contacts.filter(({ a, b }) => parts[a]?.held === 'glue' && parts[b]?.held === 'glue');
+  const ontoOf = (part: number): readonly number[] =>
+    held
+      .flatMap(({ a, b, area }) => (a === part || b === part ? [{ other: a === part ? b : a, area }] : []))
+      .filter(({ other }) => standing.has(other))
+      .toSorted((p, q) => q.area - p.area)
+      .map(({ other }) => other);
   const leaves: OrderStep[] = [];
   for (let next = nextToLeave(); next !== undefined; next = nextToLeave()) {
     const way = blocking[next]?.ways[freeWay(next)] as Vec3;
-    leaves.push({ part: next, along: [0 - way[0], 0 - way[1], 0 - way[2]] });
     standing.delete(next);
+    leaves.push({ part: next, along: [0 - way[0], 0 - way[1], 0 - way[2]], onto: ontoOf(next) });
     for (const [mover, each] of blockedBy[next] ?? []) blocking[mover]?.by[each]?.delete(next);
   }
   return { steps: leaves.reverse(), stuck: [...standing] };

@@ -1,5 +1,5 @@
 import { Keyboard, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
-import { NavLink, useParams } from 'react-router';
+import { NavLink, useLocation, useParams } from 'react-router';
 import { nightTurned, redoStep, rememberNight, undoStep, useAppDispatch, useAppSelector } from '../state/index.ts';
 import { Button, cx } from '../ui/index.ts';
 import { SaveLine } from './SaveLine.tsx';
@@ -60,7 +60,10 @@ const Tools = ({ onKeys }: { readonly onKeys: () => void }) => {
 
 /** The thumb index at the outer edge, in the order of the work, with counts of margin notes. */
 export const SideBoard = ({ onKeys }: { readonly onKeys: () => void }) => {
-  const { setId } = useParams();
+  const { setId, pieceId } = useParams();
+  const [, , , view] = useLocation().pathname.split('/');
+  // The piece in hand stays in hand from one view of pieces to the other; a small good has views of its own.
+  const held = pieceId && view !== 'goods' ? `/${pieceId}` : '';
   const openId = useAppSelector((state) => state.openSet.id);
   const pieces = useAppSelector((state) => state.derived.set?.pieces);
   const id = setId ?? openId;
@@ -75,7 +78,12 @@ export const SideBoard = ({ onKeys }: { readonly onKeys: () => void }) => {
         <Thumb to="/sets" label="Sets" count={0} />
         {id &&
           SET_VIEWS.map(({ path, label, codes }) => (
-            <Thumb key={path} to={`/sets/${id}/${path}`} label={label} count={setId ? count(codes) : 0} />
+            <Thumb
+              key={path}
+              to={`/sets/${id}/${path}${path === 'pieces' || path === 'coverings' ? held : ''}`}
+              label={label}
+              count={setId ? count(codes) : 0}
+            />
           ))}
       </nav>
       <Tools onKeys={onKeys} />

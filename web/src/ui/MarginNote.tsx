@@ -31,10 +31,10 @@ export const MarginNote = ({ finding, of, onAside }: Props) => {
       {finding.mend && (
         <button
           type="button"
-          className="flex items-center gap-1 min-h-touch -my-1 underline underline-offset-4 decoration-2 font-semibold hover:text-ink"
+          className="flex items-center gap-1 min-h-touch -my-1 text-left underline underline-offset-4 decoration-2 font-semibold hover:text-ink"
           onClick={() => finding.mend && edit(describeMend(finding.mend, units), finding.mend.edit)}
         >
-          <Check size={15} aria-hidden="true" />
+          <Check size={15} className="shrink-0" aria-hidden="true" />
           {describeMend(finding.mend, units)}
         </button>
       )}

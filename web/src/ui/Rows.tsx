@@ -24,6 +24,12 @@ type Props<T extends object> = {
 /** A list that is decided row by row, from below upwards: each row's own fields, its place, and whether it is there at all. */
 export const Rows = <T extends object>({ title, word, rows, fields, nameOf, scale, most, least = 1, onChange, add }: Props<T>) => {
   const [open, setOpen] = useState<number | null>(null);
+  // One that has come is decided next.
+  const [count, setCount] = useState(rows.length);
+  if (count !== rows.length) {
+    setCount(rows.length);
+    if (rows.length > count) setOpen(rows.length - 1);
+  }
   const moved = (from: number, to: number): void => {
     onChange(`the order of its ${word}s`, rows.toSpliced(from, 1).toSpliced(to, 0, rows[from] as T));
     setOpen(to);

@@ -64,6 +64,11 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
     [dispatch],
   );
 
+  // What is pointed at is the size as it is now, also when it was changed under the hand.
+  useEffect(() => {
+    if (entered.current) dispatch(pointedAt({ world, lengthUm }));
+  }, [dispatch, world, lengthUm]);
+
   const commit = () => {
     if (text === null || text === shown(lengthUm, units)) return stop();
     const read = readText(text, units, min, max);

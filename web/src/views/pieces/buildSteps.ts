@@ -6,9 +6,12 @@ import type { MadePiece } from '@parlor/core/set';
 export type BuildStep = {
   readonly part: number;
   readonly along: OrderStep['along'];
+  readonly onto: OrderStep['onto'];
   readonly tag: string;
   readonly name: string;
   readonly from: string;
+  /** What it is glued to; nothing for what slides or lies. */
+  readonly glued: string;
   readonly mind: string | null;
 };
 
@@ -29,10 +32,50 @@ const MINDS: Readonly<Record<string, string>> = {
   wire: 'file the cut ends, and mind your eyes when it springs',
 };
 
+/** So many names are told of what a part is glued to. */
+const MOST_NAMES = 2;
+
 /** A piece's steps, in the order of work. */
 export const buildStepsOf = (made: MadePiece, order: Order): readonly BuildStep[] =>
-  order.steps.map(({ part, along }, index): BuildStep => {
+  order.steps.map(({ part, along, onto }, index): BuildStep => {
     const { name, role, stuff } = made.assembly.parts[part] as MadePiece['assembly']['parts'][number];
     const from = index === 0 ? ', to begin with' : (FROM[along.map((value) => Math.round(value) + 0).join(' ')] ?? ', along its slant');
-    return { part, along, tag: made.tags[part] ?? '', name, from, mind: MINDS[role] ?? MINDS[stuff] ?? null };
+    const names = [...new Set(onto.map((other) => (made.assembly.parts[other]?.name ?? '').replace(/, layer \d+$/, '')))];
+    const glued = names.length === 0 ? '' : `, glued to ${names.slice(0, MOST_NAMES).join(' and ')}`;
+    return { part, along, onto, tag: made.tags[part] ?? '', name, from, glued, mind: MINDS[role] ?? MINDS[stuff] ?? null };
   });
+
+/** A line of the list: a step, how often it is done, the number of the first and how far apart they are. */
+export type StepLine = { readonly step: BuildStep; readonly first: number; readonly every: number; readonly count: number };
+
+/** No row of steps that comes again and again (the layers of a foot, the parts of a drawer) is longer. */
+const LONGEST_ROW = 8;
+
+const alike = (one: BuildStep | undefined, other: BuildStep | undefined): boolean =>
+  one !== undefined && other !== undefined && (['tag', 'name', 'from', 'glued', 'mind'] as const).every((key) => one[key] === other[key]);
+
+/** How often the row of `length` steps that begins at `at` is done one after the other. */
+const timesOf = (steps: readonly BuildStep[], at: number, length: number): number => {
+  let same = 0;
+  while (alike(steps[at + same], steps[at + same + length])) same += 1;
+  return 1 + Math.floor(same / length);
+};
+
+/** Steps that are done alike one after the other, and rows of them, are one line each. */
+export const likeSteps = (steps: readonly BuildStep[]): readonly StepLine[] => {
+  const lines: StepLine[] = [];
+  for (let at = 0; at < steps.length; ) {
+    let [length, count] = [1, timesOf(steps, at, 1)];
+    for (let longer = 2; longer <= LONGEST_ROW && count === 1; longer += 1) {
+      const times = timesOf(steps, at, longer);
+      if (times > 1) [length, count] = [longer, times];
+    }
+    for (let first = at; first < at + length; first += 1) lines.push({ step: steps[first] as BuildStep, first, every: length, count });
+    at += length * count;
+  }
+  return lines;
+};
+
+/** Whether a step is one of those of a line. */
+export const isOfLine = ({ first, every, count }: StepLine, step: number): boolean =>
+  step >= first && step < first + every * count && (step - first) % every === 0;
