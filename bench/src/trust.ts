@@ -1,5 +1,5 @@
 // What can happen to a shelf, many times over: power cuts, kills, hostile input, many hands, PostgreSQL going away. Writes the table in
-// docs/benchmarks.md. `npm run bench:trust` runs all of it (about an hour); words after it choose (`cuts kills inputs load starts postgres`, or of the
+// docs/benchmarks.md. `npm run bench:trust` runs all of it (about an hour); words after it choose (`cuts kills inputs requests load starts postgres`, or of the
 // inputs `documents files drawings journals copies`); each row is written as soon as it is known.
 import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
@@ -9,6 +9,8 @@ import { findPostgres, startCluster } from '../../server/src/app/cluster.testing
 import { killRounds } from '../../server/src/app/crash.testing.ts';
 import { endAll, ended, type Started, startIn } from '../../server/src/app/process.testing.ts';
 import { DOORS } from '../../server/src/hostile.testing.ts';
+import { serve } from '../../server/src/http/serve.testing.ts';
+import { sendWild } from '../../server/src/http/wild.testing.ts';
 
 const root = resolve(import.meta.dirname, '../..');
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
@@ -62,6 +64,33 @@ const inputsFor = async (door: string, count: number): Promise<Row> => {
     if ((seed - 100_000) % 25_000 === 0) say(`… ${seed - 100_000} of ${count} ${door}, ${faults} faults`);
   }
   return [`${count.toLocaleString('en')} mutated ${door}`, `${faults} faults, the slowest ${Math.round(slowest)} ms`];
+};
+
+/** Eight at a time, to an application in this process. */
+const requests = async (count: number): Promise<Row> => {
+  const served = await serve();
+  const statuses = new Map<number, number>();
+  let [faults, slowest] = [0, 0];
+  for (let seed = 1_000_001; seed <= 1_000_000 + count; seed += 8) {
+    const before = performance.now();
+    await Promise.all(
+      Array.from({ length: 8 }, async (_, index) => {
+        const { status, fault } = await sendWild(served, seed + index);
+        statuses.set(status, (statuses.get(status) ?? 0) + 1);
+        if (!fault) return;
+        faults += 1;
+        say(fault);
+      }),
+    );
+    slowest = Math.max(slowest, performance.now() - before);
+    if ((seed - 1_000_001) % 8_000 === 0) say(`… ${seed - 1_000_001} of ${count} requests, ${faults} faults`);
+  }
+  await served.stop();
+  const came = [...statuses].sort(([a], [b]) => a - b).map(([status, times]) => `${times} × ${status}`);
+  return [
+    `${count.toLocaleString('en')} hostile requests`,
+    `${faults} faults, the slowest eight ${Math.round(slowest)} ms; ${came.join(', ')}`,
+  ];
 };
 
 const memoryOf = ({ child }: Started): number =>
@@ -210,6 +239,7 @@ const WORK: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   cuts: async () => [await cutPower(1_000, 11), await cutPower(60, 12, 'deaf')],
   kills: async () => [await kills(1_000)],
   ...Object.fromEntries(Object.entries(COUNTS).map(([door, count]) => [door, async () => [await inputsFor(door, count)]])),
+  requests: async () => [await requests(48_000)],
   load,
   starts: async () => [await starts()],
   postgres,
