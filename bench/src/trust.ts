@@ -1,5 +1,5 @@
 // What can happen to a shelf, many times over: power cuts, kills, hostile input, many hands, PostgreSQL going away. Writes the table in
-// docs/benchmarks.md. `npm run bench:trust` runs all of it (about an hour); words after it choose (`cuts kills inputs requests load starts postgres`, or of the
+// docs/benchmarks.md. `npm run bench:trust` runs all of it (some three hours); words after it choose (`cuts kills inputs requests load starts postgres`, or of the
 // inputs `documents files drawings journals copies`); each row is written as soon as it is known.
 import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
