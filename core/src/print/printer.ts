@@ -31,6 +31,8 @@ export type PageRules = {
   readonly overlap: number;
   readonly printer?: Printer | undefined;
   readonly sides?: Sides | undefined;
+  /** Its bars are in inches. */
+  readonly inches?: boolean | undefined;
 };
 
 /** What stays white on each side. */

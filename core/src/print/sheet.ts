@@ -1,5 +1,6 @@
 // µm on paper, origin at the page's lower left corner, y up.
 
+import { UM } from '../measure/index.ts';
 import type { Rect } from '../shape/index.ts';
 import { PAPERS, PRINT_STOCKS, type PrintStock } from '../stock/index.ts';
 import { fitText, textWidth } from './letterWidths.ts';
@@ -9,7 +10,11 @@ import { correctionOf, isCorrected, type PageRules, percentOf, printable, UNMEAS
 const HEAD = 8_000;
 const FOOT = 9_000;
 const SIDE = 9_000;
-const BAR = 100_000;
+/** The bars of a page: how long, how many ticks, which of them are longer, and what stands beside them. */
+const barOf = ({
+  inches,
+}: PageRules): { readonly length: number; readonly ticks: number; readonly longer: number; readonly words: string } =>
+  inches ? { length: 4 * UM.in, ticks: 16, longer: 4, words: '4 in' } : { length: 100 * UM.mm, ticks: 10, longer: 5, words: '100 mm' };
 
 /** The field of a page that templates may use: inside the margins, clear of the head and of the two bars. Where both sides are printed the bars
  *  have their room on either side, so that fronts and backs lie on one another. */
@@ -29,36 +34,36 @@ const label = (text: string, at: readonly [number, number], anchor: TextMark['an
   angle,
 });
 
-/** A bar of 100 mm with a tick every 10, along x and along y, to hold a rule against. */
+/** A bar of 100 mm with a tick every 10, or of 4 in with one every quarter, along x and along y, to hold a rule against. */
 const bars = (rules: PageRules): readonly Mark[] => {
   const { x0, y0 } = fieldOf(rules);
   const { x0: left0, y0: low0 } = printable(rules);
   const [low, left] = [low0 + 3_000, left0 + 3_000];
-  const ticks = Array.from({ length: 11 }, (_, index) => index * (BAR / 10));
-  const tick = (index: number) => (index % (BAR / 2) === 0 ? 3_000 : 1_600);
+  const { length, ticks: count, longer, words } = barOf(rules);
+  const ticks = Array.from({ length: count + 1 }, (_, index) => [index * (length / count), index % longer === 0 ? 3_000 : 1_600] as const);
   return [
     line('bar', [
       [x0, low],
-      [x0 + BAR, low],
+      [x0 + length, low],
     ]),
-    ...ticks.map((at) =>
+    ...ticks.map(([at, long]) =>
       line('bar', [
         [x0 + at, low],
-        [x0 + at, low + tick(at)],
+        [x0 + at, low + long],
       ]),
     ),
     line('bar', [
       [left, y0],
-      [left, y0 + BAR],
+      [left, y0 + length],
     ]),
-    ...ticks.map((at) =>
+    ...ticks.map(([at, long]) =>
       line('bar', [
         [left, y0 + at],
-        [left + tick(at), y0 + at],
+        [left + long, y0 + at],
       ]),
     ),
-    label('100 mm', [x0 + BAR + 2_000, low + 1_200], 'start'),
-    label('100 mm', [left + 1_000, y0 + BAR + 2_000], 'start', 90),
+    label(words, [x0 + length + 2_000, low + 1_200], 'start'),
+    label(words, [left + 1_000, y0 + length + 2_000], 'start', 90),
   ];
 };
 
@@ -87,7 +92,7 @@ const keyOf = (content: readonly Mark[], rules: PageRules): readonly Mark[] => {
   const used = new Set(stylesIn(content));
   const named = (Object.keys(LINE_WORDS) as LineStyle[]).filter((style) => used.has(style));
   const { x0, y1 } = printable(rules);
-  const low = fieldOf(rules).y0 + BAR + 16_000;
+  const low = fieldOf(rules).y0 + barOf(rules).length + 16_000;
   const rows = Math.max(1, Math.floor((y1 - HEAD - low) / KEY.entry));
   return named.flatMap((style, index): readonly Mark[] => {
     const [x, y] = [x0 + 1_500 + KEY.row * Math.floor(index / rows), low + KEY.entry * (index % rows)];

@@ -32,7 +32,7 @@ export { freshName } from './freshName.ts';
 export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './goods.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
 export { openingMoved } from './moveOpening.ts';
-export { drawingsOf, type MadeUp, makeUp, pagesOf, templatePages, type Wanted } from './pages.ts';
+export { drawingsOf, type MadeUp, makeUp, pageRulesOf, pagesOf, templatePages, type Wanted } from './pages.ts';
 export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
 export { paperPlans } from './paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';

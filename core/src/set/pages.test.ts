@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Mark, type Page, printable } from '../print/index.ts';
-import { derive, deriveCoverings, describeFinding, makeUp, paperNeeds, type SetDocument, setSchema } from './index.ts';
+import { derive, deriveCoverings, describeFinding, makeUp, pagesOf, paperNeeds, readSet, type SetDocument, setSchema } from './index.ts';
 import { printFindings } from './printFindings.ts';
 
 const BOOKCASE = { name: 'Bookcase', width: '900 mm', height: '1800 mm', depth: '300 mm', front: { kind: 'shelves', count: 3 } };
@@ -121,5 +121,42 @@ describe('papers that no printer prints', () => {
     expect(new Set(cuts.map(({ begins }) => begins?.x)).size).toBe(1);
     const heights = cuts.map(({ begins }) => begins?.y);
     for (const height of heights) expect(heights.filter((other) => other === height)).toHaveLength(2);
+  });
+});
+
+describe('a set in inches', () => {
+  const shelf = { family: 'casework', width: '400 mm', height: '400 mm', depth: '200 mm' };
+  const set = (units: object, more: object = {}): SetDocument => {
+    const read = readSet({ format: 'bashful-parlor-set', version: 1, units, pieces: [shelf], ...more });
+    if (!read.ok) throw new Error(JSON.stringify(read.error));
+    return read.value;
+  };
+  const barsOf = (document: SetDocument) => {
+    const [page] = pagesOf(document, derive(document), { pieces: null, what: 'templates' });
+    const lines = (page?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.style === 'bar' ? [mark.points] : []));
+    const lengths = lines.map((points) =>
+      Math.hypot((points[1]?.[0] ?? 0) - (points[0]?.[0] ?? 0), (points[1]?.[1] ?? 0) - (points[0]?.[1] ?? 0)),
+    );
+    const words = (page?.marks ?? []).flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
+    return { longest: Math.max(...lengths), ticks: lines.length - 2, words };
+  };
+
+  it('has bars of four inches with a tick every quarter, and no millimetres beside them', () => {
+    const { longest, ticks, words } = barsOf(set({ unit: 'in' }));
+    expect([longest, ticks]).toEqual([101_600, 2 * 17]);
+    expect(words).toContain('4 in');
+    expect(words.filter((word) => / mm\b/.test(word))).toEqual([]);
+  });
+
+  it('one in millimetres has bars of a hundred', () => {
+    const { longest, ticks, words } = barsOf(set({ unit: 'mm' }));
+    expect([longest, ticks]).toEqual([100_000, 2 * 11]);
+    expect(words).toContain('100 mm');
+  });
+
+  it('is printed on letter unless it says otherwise', () => {
+    expect(set({ unit: 'in' }).printing.paper).toBe('letter');
+    expect(set({ unit: 'in' }, { printing: { paper: 'a4' } }).printing.paper).toBe('a4');
+    expect(set({ unit: 'cm' }).printing.paper).toBe('a4');
   });
 });

@@ -9,6 +9,7 @@ import {
   impose,
   imposed,
   type Page,
+  type PageRules,
   type PaperSheet,
   type PrintedBooklet,
   planPages,
@@ -65,9 +66,15 @@ const printedBooklets = ({ booklets, palette }: SetDocument, { scale }: DerivedS
     ground: inkColour(palette, ground),
   }));
 
+/** How a set's pages are made up; their bars are in its own unit. */
+export const pageRulesOf = ({ printing, units }: Pick<SetDocument, 'printing' | 'units'>): PageRules => ({
+  ...printing,
+  inches: units.unit === 'in',
+});
+
 /** The pages of a set's templates, ready to be drawn or written. */
 export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Page[] =>
-  impose(templatesOf(document, derived, wanted).map(drawTemplate), document.printing, `${document.name} · templates`);
+  impose(templatesOf(document, derived, wanted).map(drawTemplate), pageRulesOf(document), `${document.name} · templates`);
 
 /** All pages that are wanted, and findings about them: templates, which go onto board, before coverings, which want the better paper, before
  *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
@@ -75,13 +82,14 @@ export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wante
   const coverings = wanted.what === 'templates' || wanted.what === 'patterns' ? [] : deriveCoverings(document, derived, known);
   const { templates, papers, nets, leaves: folded, patterns } = drawingsOf(document, derived, wanted, coverings);
   const drawn = [...papers.map(drawPaper), ...nets, ...folded];
-  const { printing, name } = document;
+  const { name } = document;
+  const printing = pageRulesOf(document);
   const mine = coverings.filter(({ id }) => wanted.pieces === null || wanted.pieces.includes(id));
   const bought = document.finishes.filter(({ id, supply, how }) => how !== 'paint' && supply.kind !== 'printed' && wears(mine, id));
   const needs = bought.length === 0 ? [] : paperNeeds({ ...document, finishes: bought }, derived, mine);
   const onBoard = imposed(templates, printing, `${name} · templates`);
   // What is printed on both sides keeps to pages of its own; a printer that is told to print one side is given them one after the other.
-  const sides = printing.sides === 'one' ? 'long' : printing.sides;
+  const sides = document.printing.sides === 'one' ? 'long' : document.printing.sides;
   const covers = imposed(
     drawn.filter(({ back }) => !back),
     { ...printing, sides: 'one' },

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { scaleOf } from '../doll/index.ts';
 import { err, ok, type Result } from '../kit/index.ts';
+import { valueAt } from '../piece/index.ts';
 import { usualBoard } from '../stock/index.ts';
 import { type Piece, type SetDocument, setSchema } from './document.ts';
 import { sayIssue } from './sayIssue.ts';
@@ -97,9 +98,10 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
     return err([{ path: '', message: `The file holds more than ${MOST_VALUES.toLocaleString('en')} values; no set does.` }]);
   const read = setSchema.safeParse(plainNought(data), { error: sayIssue });
   if (!read.success) return err(firstIssues(read.error.issues));
-  // A file that names no board is cut from what is usual for its scale.
-  const named = typeof data === 'object' && data !== null && 'boards' in data && data.boards !== undefined;
-  return ok(named ? read.data : { ...read.data, boards: [usualBoard(scaleOf(read.data.doll))] });
+  // A file that names no board is cut from what is usual for its scale; one in inches that names no paper is printed on letter.
+  const boards = valueAt(data, ['boards']) === undefined ? [usualBoard(scaleOf(read.data.doll))] : read.data.boards;
+  const paper = valueAt(data, ['printing', 'paper']) === undefined && read.data.units.unit === 'in' ? 'letter' : read.data.printing.paper;
+  return ok({ ...read.data, boards, printing: { ...read.data.printing, paper } });
 };
 
 /** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.

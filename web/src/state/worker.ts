@@ -26,6 +26,7 @@ import {
   orderOfPiece,
   type PaperNeed,
   type Piece,
+  pageRulesOf,
   paperNeeds,
   paperOfGood,
   planSticks,
@@ -185,7 +186,7 @@ const work = {
   /** All boards on paper, smaller than they are, as a PDF. */
   boardPages: async (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> => {
     const plans = boardPlans(document, derive(document, known?.derived), layouts);
-    const bytes = await pdfOf(planPages(plans, document.printing, document.name), `${document.name} · boards`);
+    const bytes = await pdfOf(planPages(plans, pageRulesOf(document), document.name), `${document.name} · boards`);
     return transfer(bytes, [bytes.buffer]);
   },
   /** Makes up the pages that are wanted, and keeps them under a number to be written. */

@@ -133,8 +133,8 @@ const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
       )}
       {cutting && wanted.what !== 'patterns' && <CutFiles wanted={wanted} onClose={() => setCutting(false)} />}
       <p className="font-hand text-body text-rose border-l-3 border-rose pl-3">
-        Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say {showLength(100 * UM.mm, units)}
-        {units.unit === 'mm' ? '' : ' (100 mm)'} both ways.
+        Print at 100 %, not “fit to page”. Then lay a rule on the bar: it must say{' '}
+        {showLength(units.unit === 'in' ? 4 * UM.in : 100 * UM.mm, units)} both ways.
       </p>
       <details>
         <summary className="cursor-pointer text-note text-moss min-h-touch content-center">
