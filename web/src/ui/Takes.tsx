@@ -1,3 +1,4 @@
+import type { CutGroup } from '@parlor/core/cut';
 import { showLength, type Units } from '@parlor/core/measure';
 import type { Extra } from '@parlor/core/piece';
 
@@ -9,9 +10,28 @@ export const takenWords = ({ what, length, count, wide, grams }: Extra, units: U
   return `${size} of ${what}${count > 1 ? `, in ${count} pieces` : ''}`;
 };
 
-/** What a thing takes that is neither cut from board nor printed. */
-export const Takes = ({ extras, units }: { readonly extras: readonly Extra[]; readonly units: Units }) => (
+/** Parts that are cut for a thing, in words. */
+const cutWords = ({ tag, name, stuff, stock, length, width, height, parts }: CutGroup, units: Units): string => {
+  const size = length === null ? `${showLength(width, units)} × ${showLength(height, units)}` : showLength(Math.round(length), units);
+  return `${parts.length} × ${tag} ${name}, ${stuff === 'board' ? 'board' : stock}, ${size}`;
+};
+
+/** What a thing takes: parts that are cut for it, where they are told here, and what is neither cut from board nor printed. */
+export const Takes = ({
+  extras,
+  groups = [],
+  units,
+}: {
+  readonly extras: readonly Extra[];
+  readonly groups?: readonly CutGroup[];
+  readonly units: Units;
+}) => (
   <ul className="text-note space-y-1" data-testid="takes">
+    {groups
+      .filter(({ stuff }) => stuff !== 'found')
+      .map((group) => (
+        <li key={group.tag}>{cutWords(group, units)}</li>
+      ))}
     {extras.map((extra) => (
       <li key={extra.what}>{takenWords(extra, units)}</li>
     ))}

@@ -104,7 +104,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
           </Link>
           .
         </p>
-        <Takes extras={made.extras} units={units} />
+        <Takes extras={made.extras} groups={made.groups} units={units} />
       </section>
       <Notes piece={piece} />
     </div>
