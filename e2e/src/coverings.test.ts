@@ -168,8 +168,8 @@ it('a piece that loses parts while it is looked at is dressed as it then stands'
   await page.$eval(bay, (each) => (each as SVGElement).focus());
   await page.keyboard.press('d');
   await h.reads('[data-testid="verdict"]', /2[4-9] parts/);
-  await h.choose('nav a[href$="/coverings"]');
-  await h.choose('nav[aria-label="Pieces of this set"] a[href$="/coverings/piece-2"]');
+  // The piece in hand stays in hand from view to view.
+  await h.choose('nav[aria-label="The way through the work"] a[href$="/coverings/piece-2"]');
   await h.reads('h2', /Sorting counter, dressed/);
   const doors = () =>
     page.$$eval('[data-paper]', (found) => found.filter((each) => /door/.test(each.getAttribute('aria-label') ?? '')).length);

@@ -122,7 +122,7 @@ describe('what a maker does with a piece', () => {
     });
     await h.go(`/sets/${id}/pieces/piece-1`);
     await h.see('[data-finding="tips-over"]');
-    await h.press('Set aside: It tips');
+    await h.press('not for this one: It tips');
     await page.waitForFunction(() => document.querySelector('[data-finding="tips-over"]') === null);
     await h.choose('[data-testid="set-aside"] summary');
     await h.number('Why not for this one', 'it leans on a wall of the shop');

@@ -47,7 +47,7 @@ const dressed = (document: SetDocument): void => {
 };
 
 describe(`${DOCUMENTS} hostile documents`, () => {
-  it('are each read or refused with their issues, without a crash, a hang or a trace', { timeout: 180_000 }, () => {
+  it('are each read or refused with their issues, without a crash, a hang or a trace', { timeout: 900_000 }, () => {
     let [readable, derived] = [0, 0];
     for (let seed = 1; seed <= DOCUMENTS; seed += 1) {
       const hostile = mutated(GOOD[seed % GOOD.length], seed);

@@ -256,10 +256,12 @@ const ownFields = (was: Piece, is: Piece, units: Units): readonly string[] => {
   const fields = fieldsOf(is);
   // A switch and the size that comes with it may share a path; it is said once.
   const said = new Set<string>();
+  // A field of one family means nothing to a piece that was of another.
+  const shown = (field: Field): boolean => isFieldShown(field, is) || (was.family === is.family && isFieldShown(field, was));
   return fields.flatMap((field): readonly string[] => {
     const [before, after] = [valueAt(was, field.path), valueAt(is, field.path)];
     const key = field.path.join('.');
-    if (isBoards(field) || said.has(key) || dequal(before, after) || !(isFieldShown(field, is) || isFieldShown(field, was))) return [];
+    if (isBoards(field) || said.has(key) || dequal(before, after) || !shown(field)) return [];
     if (field.kind.kind === 'optional' && before !== null && after !== null) return [];
     said.add(key);
     return [`${field.label.toLowerCase()} ${fieldText(field, before, units)} → ${fieldText(field, after, units)}`];

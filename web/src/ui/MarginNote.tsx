@@ -42,7 +42,7 @@ export const MarginNote = ({ finding, of, onAside }: Props) => {
         <button
           type="button"
           className="block min-h-touch -my-1 text-small text-graphite underline underline-offset-4 decoration-dotted hover:text-ink"
-          aria-label={`Set aside: ${title}`}
+          aria-label={`not for this one: ${title}`}
           onClick={onAside}
         >
           not for this one
