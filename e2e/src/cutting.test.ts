@@ -36,6 +36,7 @@ describe('boards at hand', () => {
     await h.number('price of one', 'dear');
     await h.reads('[role="alert"]', /A number, please/);
     await page.keyboard.press('Escape');
+    await page.waitForFunction(() => document.querySelector('[role="alert"]') === null, { polling: 100 });
     await h.reads(`${WHITE} [data-testid="bound"]`, /costs 18/);
   });
 

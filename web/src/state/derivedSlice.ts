@@ -7,12 +7,12 @@ export type DerivedState = {
   readonly from: SetDocument | null;
   readonly layouts: readonly BoardLayout[];
   readonly sticks: readonly StickPlan[];
-  /** What a careful maker would notice about the boards; known when the search is done. */
+  /** What a careful maker would notice about the boards: of the last search that came to its end, so that notes do not come and go while one looks. */
   readonly cuttingFindings: readonly Finding[];
   readonly layoutsFrom: SetDocument | null;
   /** How the laying out of the newest document stands. */
   readonly layingOut: 'done' | 'under way' | 'stopped';
-  /** True while better layouts than the first answers are looked for. */
+  /** True while better layouts than the first answers are looked for, or are about to be. */
   readonly searching: boolean;
   readonly failed: boolean;
   /** True when the maker stopped the working out of the newest document. */
@@ -50,9 +50,10 @@ const slice = createSlice({
       ...(state as DerivedState),
       layouts: payload.layouts,
       sticks: payload.sticks,
-      cuttingFindings: [],
       layoutsFrom: payload.from,
       layingOut: 'done',
+      // Every laying out is followed by a search, as soon as nothing has changed for a moment.
+      searching: payload.layouts.length + payload.sticks.length > 0,
     }),
     searchBegan: (state): DerivedState => ({ ...(state as DerivedState), searching: true }),
     laidBetter: (state, { payload }: PayloadAction<BoardLayout>): DerivedState => ({
@@ -70,8 +71,9 @@ const slice = createSlice({
       searching: false,
     }),
     searchEnded: (state): DerivedState => ({ ...(state as DerivedState), searching: false }),
+    searchStopped: (state): DerivedState => ({ ...(state as DerivedState), cuttingFindings: [], searching: false }),
     layOutStopped: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'stopped' }),
-    derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true, layingOut: 'done' }),
+    derivationFailed: (state): DerivedState => ({ ...(state as DerivedState), failed: true, layingOut: 'done', searching: false }),
     derivingStopped: (state): DerivedState => ({ ...(state as DerivedState), stopped: true }),
     derivedCleared: (): DerivedState => initial,
   },
@@ -85,6 +87,7 @@ export const {
   laidBetter,
   searched,
   searchEnded,
+  searchStopped,
   layOutStopped,
   derivationFailed,
   derivingStopped,

@@ -12,6 +12,7 @@ import {
   searchBegan,
   searchEnded,
   searched,
+  searchStopped,
 } from './derivedSlice.ts';
 import { noticed } from './desk.ts';
 import { opened } from './openSet.ts';
@@ -81,11 +82,15 @@ const dropSearch = (dispatch: Dispatch): void => {
  *  document are put in place. */
 const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
   clearTimeout(searchWaits);
+  dispatch(searchBegan());
   searchWaits = setTimeout(async () => {
     const { openSet, derived: now } = getState();
     const from = openSet.document;
-    if (!from || now.layoutsFrom !== from || now.layouts.length + now.sticks.length === 0) return;
-    dispatch(searchBegan());
+    // What is still being laid out is searched once that is done.
+    if (!from || now.layoutsFrom !== from || now.layouts.length + now.sticks.length === 0) {
+      dispatch(searchEnded());
+      return;
+    }
     try {
       const known = [...now.layouts, ...remembered];
       const found = await searchThere(from, known, now.sticks, (layout) => {
@@ -112,8 +117,14 @@ listen({
   },
 });
 
-/** Gives up the search for better layouts; what was found so far stays. */
-export const stopSearching = (): void => dropSearch(store.dispatch);
+/** Gives up the search for better layouts; what was found so far stays, without notes, which were of another search. */
+export const stopSearching = (): void => {
+  dropSearch(store.dispatch);
+  store.dispatch(searchStopped());
+};
+
+/** Gives up the search until it is taken up again; everything stays where it is. */
+export const pauseSearching = (): void => dropSearch(store.dispatch);
 
 /** Takes up the search again after it was given up. */
 export const searchAgain = (): void => searchSoon(store.getState, store.dispatch);
@@ -122,8 +133,9 @@ export const searchAgain = (): void => searchSoon(store.getState, store.dispatch
 export const stopLayingOut = (): void => stopLayOut();
 
 /** Takes the laying out up again after it was stopped. */
-export const layOutAgain = (): void => {
-  void layOutNewest(store.getState, store.dispatch);
+export const layOutAgain = async (): Promise<void> => {
+  await layOutNewest(store.getState, store.dispatch);
+  searchAgain();
 };
 
 /** Takes the working out of the pieces up again after it was stopped. */

@@ -13,7 +13,7 @@ export {
   type ShelfState,
 } from './api.ts';
 export { nextPiece, useBegin } from './begin.ts';
-export { deriveAgain, layOutAgain, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
+export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export { useCovering, useDerivedPiece, useEdit, useGoodPaper, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';
 export { type Aside, dropAside, listAside, unsentSets } from './keep.ts';

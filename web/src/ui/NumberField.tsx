@@ -53,7 +53,7 @@ export const NumberField = ({ label, value, min, max, whole = false, blank = fal
         onChange={(event) => setText(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;
           setText(null);
           setProblem(null);

@@ -2,7 +2,7 @@
 import type { CutItem, CutRules, Placement, Sheet } from '@parlor/core/cut';
 import { placeNear } from '@parlor/core/set';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
-import { searchAgain, stopSearching } from '../../state/index.ts';
+import { pauseSearching, searchAgain } from '../../state/index.ts';
 import { pointOn } from './onSheet.ts';
 
 /** The part in the hand, over which sheet, and where it would come to lie there; null where there is no room. */
@@ -62,7 +62,7 @@ export const useCarrying = (
         return;
       }
       // Nothing else moves while something is in the hand.
-      if (!held.carrying) stopSearching();
+      if (!held.carrying) pauseSearching();
       held.carrying = true;
       setCarried(seek(clientX, clientY, held));
     };
