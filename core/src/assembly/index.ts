@@ -4,6 +4,7 @@ export { findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
 export { type Inspection, inspect } from './inspect.ts';
 export { clashOf, findInterference, type Interference } from './interference.ts';
+export { type Unit, unitsOf } from './madeApart.ts';
 export { edgeClearance, pinClearance, runsInto, type Stopped, stoppedMotions } from './motion.ts';
 export { type Hinge, type Motion, movedMotion } from './moves.ts';
 export { type Order, type OrderStep, orderOf } from './order.ts';

@@ -11,6 +11,7 @@ import {
   standsOutOf,
   stoppedMotions,
   stuckIn,
+  unitsOf,
 } from '../assembly/index.ts';
 import { dollOf, dollUm, scaleFromRatio } from '../measure/index.ts';
 import { bounds, type Ring, rectRing, regionArea } from '../shape/index.ts';
@@ -57,7 +58,7 @@ describe('every preset', () => {
     const order = orderOf(parts, seen.contacts);
     // What is rolled round something goes on before its seam is closed: as a body it has no seam.
     if (each.kind !== 'odd') expect(order.stuck).toEqual([]);
-    if (each.kind !== 'odd') expect(order.steps.map(({ part }) => part).sort((a, b) => a - b)).toEqual([...parts.keys()]);
+    if (each.kind !== 'odd') expect(order.steps.flatMap(({ parts: come }) => come).sort((a, b) => a - b)).toEqual([...parts.keys()]);
     expect(new Set(parts.map(({ id }) => id)).size).toBe(parts.length);
     expect(motions.every((motion) => motion.parts.every((id) => parts.some((part) => part.id === id)))).toBe(true);
   });
@@ -196,19 +197,23 @@ describe('the order of assembly', () => {
     for (const key of ['oven', 'fridge', 'display', 'hood', 'loft-bed', 'running-chest', 'toy-box', 'sink-unit', 'corner-shelf']) {
       const built = buildPiece(of(key), means(6, 4_800));
       if (!built.ok) throw new Error(key);
-      const { parts } = built.value.assembly;
-      const order = orderOf(parts, findContacts(parts));
+      const { parts, motions } = built.value.assembly;
+      const { steps, units } = orderOf(parts, findContacts(parts), undefined, unitsOf(parts, motions));
       const solids = parts.map((part) => solidOf(kernel, part));
-      let standing = solids[order.steps[0]?.part as number];
-      for (const { part, along } of order.steps.slice(1)) {
-        const solid = solids[part];
-        if (!solid || !standing) continue;
-        for (const back of [0.4, 3, 11, 40, 160]) {
+      // What is made apart stands by itself on the table until it comes to the piece.
+      const tables = new Map<number | null, (typeof solids)[number]>();
+      for (const { parts: come, along, unit } of steps) {
+        const solid = come.map((part) => solids[part] as (typeof solids)[number]).reduce((one, other) => one.add(other));
+        const standing = tables.get(unit);
+        for (const back of standing ? [0.4, 3, 11, 40, 160] : []) {
           const away = along.map((value) => -value * back) as [number, number, number];
-          expect(standing.intersect(solid.translate(away)).volume(), `${key}: ${parts[part]?.id} at ${back} mm`).toBeLessThan(0.05);
+          const shared = standing?.intersect(solid.translate(away)).volume();
+          expect(shared, `${key}: ${come.map((part) => parts[part]?.id)} at ${back} mm`).toBeLessThan(0.05);
         }
-        standing = standing.add(solid);
+        tables.set(unit, standing?.add(solid) ?? solid);
       }
+      const made = steps.filter(({ parts: come }) => come.length > 1);
+      expect(made.map(({ parts: come }) => come).sort(), key).toEqual(units.map((unit) => unit.parts).sort());
     }
   }, 60_000);
 
@@ -216,7 +221,7 @@ describe('the order of assembly', () => {
     const built = buildPiece(of(key), means(6, thickness));
     if (!built.ok) throw new Error(key);
     const { parts } = built.value.assembly;
-    const steps = orderOf(parts, findContacts(parts)).steps.map(({ part }) => parts[part] as Part);
+    const steps = orderOf(parts, findContacts(parts)).steps.flatMap(({ parts: come }) => come.map((part) => parts[part] as Part));
     return (test: (part: Part) => boolean): readonly number[] => steps.flatMap((part, index) => (test(part) ? [index] : []));
   };
 
@@ -244,19 +249,28 @@ describe('the order of assembly', () => {
     for (const each of PRESETS) {
       const built = buildPiece(fromPreset(each, 'p', 1), means(6, 4_800));
       if (!built.ok) continue;
-      const { parts } = built.value.assembly;
+      const { parts, motions } = built.value.assembly;
       const contacts = findContacts(parts);
-      const order = orderOf(parts, contacts);
-      const standing = new Set<number>();
-      const lonely = order.steps.filter(({ part }, index) => {
-        const touches = contacts.some(({ a, b }) => (a === part && standing.has(b)) || (b === part && standing.has(a)));
-        standing.add(part);
-        return index > 0 && !touches && parts[part]?.held === 'glue';
+      const { steps, stuck } = orderOf(parts, contacts, undefined, unitsOf(parts, motions));
+      const standing = new Map<number | null, Set<number>>();
+      const lonely = steps.filter(({ parts: come, unit }) => {
+        const there = standing.get(unit);
+        standing.set(unit, new Set([...(there ?? []), ...come]));
+        const touches = contacts.some(({ a, b }) => (come.includes(a) && there?.has(b)) || (come.includes(b) && there?.has(a)));
+        return there && !touches && come.every((part) => parts[part]?.held === 'glue');
       });
       expect(
-        lonely.map(({ part }) => parts[part]?.id),
+        lonely.map(({ parts: come }) => come.map((part) => parts[part]?.id)),
         each.key,
       ).toEqual([]);
+      // To the piece itself each part comes once, and before that once to what it is made apart with.
+      if (each.kind === 'odd') continue;
+      expect(stuck, each.key).toEqual([]);
+      const main = steps.filter(({ unit }) => unit === null).flatMap(({ parts: come }) => come);
+      expect(
+        main.toSorted((a, b) => a - b),
+        each.key,
+      ).toEqual([...parts.keys()]);
     }
   });
 

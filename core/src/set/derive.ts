@@ -1,5 +1,5 @@
 // The whole way from a document to parts, for one piece after another; pieces that did not change are taken over.
-import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spliced, spliced } from '../assembly/index.ts';
+import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spliced, spliced, unitsOf } from '../assembly/index.ts';
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
 import { ok } from '../kit/index.ts';
@@ -188,7 +188,8 @@ export const meansOf = (document: SetDocument): Means => ({
 });
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
-export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order => orderOf(assembly.parts, inspection.contacts, inspection.boxes);
+export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order =>
+  orderOf(assembly.parts, inspection.contacts, inspection.boxes, unitsOf(assembly.parts, assembly.motions));
 
 /** Finds places of pieces that stand, each piece's asked for once. */
 const placeFinder = (document: SetDocument, made: ReadonlyMap<string, DerivedPiece>): NonNullable<Means['place']> => {

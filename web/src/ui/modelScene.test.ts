@@ -99,12 +99,25 @@ describe('the scene of a piece', () => {
 
   it('shows as much as has been put together, the part of the step on its way', () => {
     const model = modelOf();
-    const steps = parts.map((_, part) => ({ part, along: [0, -1, 0] })) as unknown as Parameters<typeof showStep>[1];
+    const steps = parts.map((_, part) => ({ parts: [part], along: [0, -1, 0] as const, onto: [], unit: null }));
     showStep(model, steps, 1, 0);
     expect(model.bodies.map(({ group }) => group.visible)).toEqual(parts.map((_, index) => index <= 1));
     expect(model.bodies[1]?.group.position.y).toBeGreaterThan(50);
     showStep(model, steps, 1, 1);
     expect(model.bodies[1]?.group.position.length()).toBeCloseTo(0, 9);
+    // What is made apart stands there by itself, and comes as one.
+    const apart = [
+      { parts: [0], along: [0, -1, 0] as const, onto: [], unit: 0 },
+      { parts: [1], along: [0, -1, 0] as const, onto: [], unit: 0 },
+      { parts: [2], along: [0, -1, 0] as const, onto: [], unit: null },
+      { parts: [0, 1], along: [0, -1, 0] as const, onto: [], unit: null },
+    ];
+    const at = (step: number) => {
+      showStep(model, apart, step, 0);
+      return model.bodies.flatMap(({ group }, part) => (group.visible ? [part] : []));
+    };
+    expect([0, 1, 2, 3].map(at)).toEqual([[0], [0, 1], [2], [0, 1, 2]]);
+    expect(model.bodies[0]?.group.position.y).toBeGreaterThan(50);
     showAll(model);
     expect(model.bodies.every(({ group }) => group.visible)).toBe(true);
   });

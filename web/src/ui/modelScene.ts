@@ -195,18 +195,21 @@ export const seeThrough = (model: Model, on: boolean): void => {
   }
 };
 
-/** Shows the piece as far as it has been put together: the parts before the step in their places, the one of the step on its way (0 far
- *  off, 1 there), the others not yet. */
+/** Shows the piece, or what of it is made apart, as far as it has been put together: the parts before the step in their places, those of
+ *  the step on their way (0 far off, 1 there), the others not yet. */
 export const showStep = (model: Model, steps: readonly OrderStep[], step: number, share: number): void => {
   const reach = Math.max(model.size.x, model.size.y, model.size.z) * 0.45;
   model.bodies.forEach(({ group }) => {
     group.visible = false;
   });
-  steps.slice(0, step + 1).forEach(({ part, along }, index) => {
-    const group = model.bodies[part]?.group;
-    if (!group) return;
-    group.visible = true;
-    group.position.set(...along).multiplyScalar(index === step ? -reach * (1 - share) : 0);
+  steps.slice(0, step + 1).forEach(({ parts, along, unit }, index) => {
+    if (unit !== steps[step]?.unit) return;
+    for (const part of parts) {
+      const group = model.bodies[part]?.group;
+      if (!group) continue;
+      group.visible = true;
+      group.position.set(...along).multiplyScalar(index === step ? -reach * (1 - share) : 0);
+    }
   });
 };
 

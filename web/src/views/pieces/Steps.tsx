@@ -15,10 +15,14 @@ export const Steps = ({ steps, step, onStep }: Props) => {
       <ol className="space-y-0.5 pb-3">
         {lines.map((each, line) => {
           const { first, count } = each;
-          const { tag, name, from, glued, mind } = each.step;
+          const { of, tag, name, from, glued, mind } = each.step;
           const isCurrent = step !== null && isOfLine(each, step);
+          const isApart = lines[0]?.step.of !== null;
           return (
             <li key={first}>
+              {isApart && (line === 0 || of !== lines[line - 1]?.step.of) && (
+                <p className="pt-2 pl-10 text-graphite">{of === null ? 'then the piece itself' : `on the table, by itself: ${of}`}</p>
+              )}
               <button
                 type="button"
                 aria-current={isCurrent ? 'step' : undefined}

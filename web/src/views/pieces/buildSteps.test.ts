@@ -16,13 +16,32 @@ describe('the steps of a piece', () => {
     const steps = stepsOf(key);
     const lines = likeSteps(steps);
     expect(lines.reduce((sum, { count }) => sum + count, 0)).toBe(steps.length);
-    expect(new Set(steps.map(({ part }) => part)).size).toBe(steps.length);
+    const main = steps.filter(({ of }) => of === null).flatMap(({ parts }) => parts);
+    expect(new Set(main).size).toBe(main.length);
     for (const [index] of steps.entries()) expect(lines.filter((line) => isOfLine(line, index))).toHaveLength(1);
   });
 
-  it('of four feet in two layers and four knobs are four lines', () => {
+  it('of four feet in two layers: the layers are glued on the table, the feet come whole', () => {
     const lines = likeSteps(stepsOf('chest')).map(({ step, count }) => `${count} × ${step.name}`);
-    expect(lines.filter((line) => /foot|knob/.test(line))).toEqual(['4 × foot, layer 2', '4 × foot, layer 1', '4 × knob', '4 × knob']);
+    expect(lines.filter((line) => /foot|knob/.test(line))).toEqual([
+      '4 × foot, layer 1',
+      '4 × foot, layer 2',
+      '4 × foot, whole',
+      '4 × knob',
+      '4 × knob',
+    ]);
+  });
+
+  it('of a bench with boxes: a box is made on the table, all alike ones at once, and slides in whole', () => {
+    const steps = stepsOf('bench-with-boxes');
+    const lines = likeSteps(steps);
+    const apart = lines.filter(({ step }) => step.of !== null);
+    expect(apart.map(({ step }) => step.of)).toContain('drawer');
+    expect(apart.filter(({ step }) => step.of === 'drawer').every(({ count }) => count === 3)).toBe(true);
+    const whole = lines.filter(({ step }) => /drawer, whole/.test(step.name));
+    expect(whole.map(({ count, step }) => `${count}${step.from}${step.glued}`)).toEqual(['3, from the front']);
+    // Nothing of a box is left for the piece itself.
+    expect(steps.filter(({ of, name }) => of === null && /^drawer (side|end|front|floor)/.test(name))).toEqual([]);
   });
 
   it('say to what a part is glued that stands there already', () => {

@@ -2,11 +2,11 @@
 import type { Order, OrderStep } from '@parlor/core/assembly';
 import type { MadePiece } from '@parlor/core/set';
 
-/** A step of the build: which part comes, by its tag and name, from where, and what is to be minded. */
-export type BuildStep = {
-  readonly part: number;
-  readonly along: OrderStep['along'];
-  readonly onto: OrderStep['onto'];
+/** A step of the build: what comes, by its tag and name, from where, and what is to be minded. */
+export type BuildStep = OrderStep & {
+  /** What is made apart in this step; null for the piece itself. */
+  readonly of: string | null;
+  /** Of one part; a thing that was made apart has none. */
   readonly tag: string;
   readonly name: string;
   readonly from: string;
@@ -36,23 +36,50 @@ const MINDS: Readonly<Record<string, string>> = {
 const MOST_NAMES = 2;
 
 /** A piece's steps, in the order of work. */
-export const buildStepsOf = (made: MadePiece, order: Order): readonly BuildStep[] =>
-  order.steps.map(({ part, along, onto }, index): BuildStep => {
-    const { name, role, stuff } = made.assembly.parts[part] as MadePiece['assembly']['parts'][number];
-    const from = index === 0 ? ', to begin with' : (FROM[along.map((value) => Math.round(value) + 0).join(' ')] ?? ', along its slant');
-    const names = [...new Set(onto.map((other) => (made.assembly.parts[other]?.name ?? '').replace(/, layer \d+$/, '')))];
+export const buildStepsOf = (made: MadePiece, { steps, units }: Order): readonly BuildStep[] => {
+  const { parts } = made.assembly;
+  const nameOf = (part: number): string => (parts[part]?.name ?? '').replace(/, layer \d+$/, '');
+  return steps.map((step, index): BuildStep => {
+    const { parts: come, along, onto, unit } = step;
+    const first = parts[come[0] as number] as MadePiece['assembly']['parts'][number];
+    const isFirst = index === 0 || steps[index - 1]?.unit !== unit;
+    const from = isFirst ? ', to begin with' : (FROM[along.map((value) => Math.round(value) + 0).join(' ')] ?? ', along its slant');
+    const names = [...new Set(onto.map(nameOf))];
     const glued = names.length === 0 ? '' : `, glued to ${names.slice(0, MOST_NAMES).join(' and ')}`;
-    return { part, along, onto, tag: made.tags[part] ?? '', name, from, glued, mind: MINDS[role] ?? MINDS[stuff] ?? null };
+    const of = unit === null ? null : (units[unit]?.name ?? '');
+    if (come.length === 1)
+      return {
+        ...step,
+        of,
+        tag: made.tags[come[0] as number] ?? '',
+        name: first.name,
+        from,
+        glued,
+        mind: MINDS[first.role] ?? MINDS[first.stuff] ?? null,
+      };
+    const whole = units.find(({ parts: members }) => members === come)?.name ?? first.name;
+    return {
+      ...step,
+      of,
+      tag: '',
+      name: `${whole}, whole`,
+      from,
+      glued,
+      mind: come.some((part) => parts[part]?.role === 'last side') ? (MINDS['last side'] ?? null) : null,
+    };
   });
+};
 
 /** A line of the list: a step, how often it is done, the number of the first and how far apart they are. */
 export type StepLine = { readonly step: BuildStep; readonly first: number; readonly every: number; readonly count: number };
 
 /** No row of steps that comes again and again (the layers of a foot, the parts of a drawer) is longer. */
-const LONGEST_ROW = 8;
+const LONGEST_ROW = 24;
 
 const alike = (one: BuildStep | undefined, other: BuildStep | undefined): boolean =>
-  one !== undefined && other !== undefined && (['tag', 'name', 'from', 'glued', 'mind'] as const).every((key) => one[key] === other[key]);
+  one !== undefined &&
+  other !== undefined &&
+  (['of', 'tag', 'name', 'from', 'glued', 'mind'] as const).every((key) => one[key] === other[key]);
 
 /** How often the row of `length` steps that begins at `at` is done one after the other. */
 const timesOf = (steps: readonly BuildStep[], at: number, length: number): number => {
