@@ -84,6 +84,21 @@ describe('an arranged room', () => {
     await h.see('[data-placed="piece-9"]');
   });
 
+  it('a distance to the wall is typed, and a row is spaced evenly in one step', async () => {
+    await focus('piece-6');
+    const before = await placeOf('piece-6');
+    await h.type('to Letter wall, on the left', '20 mm');
+    await h.sizeIs('to Letter wall, on the left', '20 mm');
+    expect(await placeOf('piece-6')).not.toBe(before);
+    await h.choose('::-p-xpath(//*[@data-testid="distances"]//button[contains(., "from wall to wall")])');
+    const gap = (side: string) =>
+      page.$eval(`[data-testid="distances"] input[data-size$="${side}"]`, (each) => (each as HTMLInputElement).value);
+    await expect.poll(async () => (await gap('on the left')) === (await gap('on the right')), { timeout: 10_000 }).toBe(true);
+    await h.press('Undo: 2 things spaced evenly');
+    await h.press('Undo: Stamp drawers moved');
+    await expect.poll(() => placeOf('piece-6'), { timeout: 10_000 }).toBe(before);
+  });
+
   it('has other ways beside it, of which one counts', async () => {
     await h.press('another way');
     await h.reads('[aria-label="Arrangement"]', /A.*B.*C/);
@@ -143,7 +158,8 @@ describe('a new room', () => {
   });
 
   it('says what does not fit, loses nothing, and stands again when it does', async () => {
-    await page.$eval('[data-row="0"] summary', (each) => (each as HTMLElement).click());
+    // What has just been added is open already.
+    await page.$eval('[data-row="0"]', (row) => (row as HTMLDetailsElement).open || row.querySelector('summary')?.click());
     await h.type('Width, opening 1', '180 in');
     await h.reads('[data-testid="notes"]', /window.*wall’s length/s);
     await h.type('Width, opening 1', '20 in');

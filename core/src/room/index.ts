@@ -1,5 +1,6 @@
 export { type Elevation, elevationOf, placeAt, type SeenThing, seenAt } from './elevation.ts';
 export { freePlace } from './freePlace.ts';
+export { evenRows, type Gap, gapsOf, type Row, withGap } from './gaps.ts';
 export { type Judged as LayoutJudged, judgeLayout, shares } from './judge.ts';
 export { type Layout, layoutOf, layoutSchema, type Placed } from './layout.ts';
 export { besideIt, type Standing, standAt } from './place.ts';

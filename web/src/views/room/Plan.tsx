@@ -6,6 +6,7 @@ import { useSet, useUnits } from '../../state/index.ts';
 import { Drawn, drawnFrom, mm } from '../../ui/index.ts';
 import { DollOnPlan } from './DollOnPlan.tsx';
 import { movedTo, turnedBy } from './layouts.ts';
+import { marksOnPlan } from './planMarks.ts';
 import { ARROWS, gridOf } from './where.ts';
 
 type Props = {
@@ -36,6 +37,9 @@ const wayPath = ({ way }: Arranged): string => {
   }
   return path;
 };
+
+/** How tall the numbers of things are, as a share of the plan's margin. */
+const MARK = 0.42;
 
 const ring = (points: readonly (readonly [number, number])[]): string => `M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`;
 
@@ -68,7 +72,15 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
   // What lies higher is drawn later, and touched first.
   const drawn = useMemo(() => [...standing].sort((a, b) => a.body.whole.max[1] - b.body.whole.max[1]), [standing]);
-  const markOf = (id: string): number | undefined => pieces.find((piece) => piece.id === id)?.mark;
+  const marks = useMemo(() => {
+    const [cx, , cz] = space.corner;
+    const seen = drawn.map(({ placed, body: { whole } }) => ({
+      id: placed.piece,
+      mark: `${pieces.find(({ id }) => id === placed.piece)?.mark ?? ''}`,
+      ...{ x0: mm(whole.min[0] - cx), x1: mm(whole.max[0] - cx), y0: mm(whole.min[2] - cz), y1: mm(whole.max[2] - cz) },
+    }));
+    return marksOnPlan(seen, mm(room) * MARK);
+  }, [drawn, pieces, space, room]);
   const grid = gridOf(units.unit);
 
   const pointOf = (event: PointerEvent): readonly [number, number] => {
@@ -174,21 +186,21 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
                 }}
               />
             </g>
-            <text
-              x={mm(x)}
-              y={mm(z)}
-              className="font-hand"
-              fill="var(--ink)"
-              fontSize={mm(room) * 0.42}
-              textAnchor="middle"
-              dominantBaseline="central"
-              pointerEvents="none"
-            >
-              {markOf(piece)}
-            </text>
           </g>
         );
       })}
+      <g className="font-hand" fill="var(--ink)" fontSize={mm(room) * MARK} textAnchor="middle" pointerEvents="none">
+        {marks.map(({ id, mark, x, y, from }) => (
+          <g key={id}>
+            {from && (
+              <path d={`M${from[0]} ${from[1]}L${x} ${y}`} stroke="var(--graphite)" strokeWidth="1" vectorEffect="non-scaling-stroke" />
+            )}
+            <text x={x} y={y} dominantBaseline="central" stroke="var(--paper)" strokeWidth={mm(room) * 0.1} paintOrder="stroke">
+              {mark}
+            </text>
+          </g>
+        ))}
+      </g>
       {space.between.map(({ x0, x1, from, to, doors }) => (
         <path
           key={x0}

@@ -118,7 +118,7 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
     if (found >= 0) setSide(found);
   };
   const change = useChangeLayout(room.id, arranged?.layout);
-  const place = (words: string, placed: Placed): void => change(words, (layout) => withPlaced(layout, placed));
+  const place = (words: string, ...placed: readonly Placed[]): void => change(words, (layout) => placed.reduce(withPlaced, layout));
   const takeOut = (id: string): void => {
     change(`${pieces.find((each) => each.id === id)?.name ?? ''} taken out of the room`, (layout) => withoutPlaced(layout, id));
     setChosen(null);

@@ -6,13 +6,14 @@ import { RotateCcw, RotateCw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
 import { Button, Choice, Picker, SizeField } from '../../ui/index.ts';
+import { Distances } from './Distances.tsx';
 import { newLayout, turnedBy, withChosen, withLayout, withoutLayout } from './layouts.ts';
 
 type Props = {
   readonly arranged: Arranged;
   readonly chosen: string | null;
   readonly onChoose: (piece: string | null) => void;
-  readonly onPlace: (words: string, placed: Placed) => void;
+  readonly onPlace: (words: string, ...placed: readonly Placed[]) => void;
   readonly onTakeOut: (piece: string) => void;
 };
 
@@ -140,6 +141,7 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
           </Button>
         </div>
       )}
+      {inHand && <Distances arranged={arranged} placed={inHand.placed} name={name} onPlace={onPlace} />}
     </div>
   );
 };

@@ -1,0 +1,37 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Mark, marksOnPlan, type Seen } from './planMarks.ts';
+
+const thing = (id: string, x0: number, y0: number, x1: number, y1: number): Seen => ({ id, mark: id, x0, y0, x1, y1 });
+const apart = (a: Mark, b: Mark, tall: number): boolean =>
+  Math.abs(a.y - b.y) >= tall * 0.99 || Math.abs(a.x - b.x) >= (tall * 0.62 * (a.mark.length + b.mark.length)) / 2 - 1e-9;
+
+describe('numbers on the plan', () => {
+  it('stand in the middle of what is seen whole, aside where something lies over it', () => {
+    const [table, lamp] = marksOnPlan([thing('2', 0, 0, 100, 40), thing('14', 40, 10, 60, 30)], 8) as [Mark, Mark];
+    expect([lamp.x, lamp.y, lamp.from]).toEqual([50, 20, null]);
+    expect(table.from).toBeNull();
+    expect(apart(table, lamp, 8)).toBe(true);
+    expect(table.x < 40 - 2 || table.x > 60 + 2 || table.y < 6 || table.y > 34).toBe(true);
+  });
+
+  it('of what lies wholly under something stand beside it, with the point that they name', () => {
+    const [chair] = marksOnPlan([thing('12', 40, 10, 60, 30), thing('2', 0, 0, 100, 40)], 8) as [Mark];
+    expect(chair.from).toEqual([50, 20]);
+    expect(chair.y < 0 || chair.y > 40 || chair.x < 0 || chair.x > 100).toBe(true);
+  });
+
+  it('of rooms in which there is room for them never touch', () => {
+    const cell = fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 2 }));
+    fc.assert(
+      fc.property(fc.uniqueArray(cell, { maxLength: 12, selector: ([x, y]) => `${x} ${y}` }), (cells) => {
+        const things = cells.map(([x, y, size], index) =>
+          thing(`${index + 1}`, x * 40, y * 40, x * 40 + 10 + size * 25, y * 40 + 10 + size * 25),
+        );
+        const marks = marksOnPlan(things, 5);
+        expect(marks.map(({ id }) => id)).toEqual(things.map(({ id }) => id));
+        for (const [index, mark] of marks.entries()) for (const other of marks.slice(index + 1)) expect(apart(mark, other, 5)).toBe(true);
+      }),
+    );
+  });
+});
