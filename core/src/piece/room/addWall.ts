@@ -1,13 +1,11 @@
 // µm, doll size. A wall with all that belongs to it: its boards, what is put into its openings, a second wall, pillars.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { type Pose, rectRing, type Vec3 } from '../../shape/index.ts';
-import { CLEAR_SHEET } from '../../stock/index.ts';
 import { boardAt } from '../kit/boardAt.ts';
 import type { Sheeting } from '../kit/means.ts';
 import type { PieceProblem } from '../kit/problem.ts';
 import { single } from '../kit/put.ts';
 import { lampCuts, openingCuts, putInto } from './holes.ts';
-import { MARGIN } from './opened.ts';
 import { pointAt, poseOn, type RoomPlan, type Side } from './plan.ts';
 import { faceOf, foldOf, type Standing } from './standing.ts';
 import { type Cut, type Span, wallBoards } from './walls.ts';
@@ -128,19 +126,19 @@ const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], 
 };
 
 /** Strips that face the pillars of a shop's front, on its outside. */
-const addPillars = (plan: RoomPlan, made: Made, { side, span, id, thick, opened }: Standing, floor: number): undefined => {
+const addPillars = (plan: RoomPlan, made: Made, { side, wall, id, thick, opened }: Standing, floor: number): undefined => {
   const sheet = single(plan.sheets.trim);
-  const edges = [span.outer[0], ...opened.flatMap(({ x0, x1 }) => [x0, x1]), span.outer[1]];
-  // Clear sheets lie on the wall under a margin; the strips stand between them.
+  const pillar = plan.doll(wall.pillar);
+  const bays = opened.flatMap(({ x0, x1 }) => [x0, x1]);
+  const edges = [(bays[0] ?? 0) - pillar, ...bays, (bays.at(-1) ?? 0) + pillar];
   for (let index = 0; index < edges.length; index += 2) {
-    const [from, to] = [edges[index] as number, edges[index + 1] as number];
-    const [low, high] = [index === 0 ? from : from + MARGIN, index === edges.length - 2 ? to : to - MARGIN];
+    const [low, high] = [edges[index] as number, edges[index + 1] as number];
     if (high - low < 1_000) continue;
     const outer: Span = { outer: [low, high], inner: [low, high] };
     const facing = { id: `${id}/pillar-${index / 2}`, role: 'border', name: 'pillar facing' } as const;
     made.parts.push(...wallBoards(side, outer, [floor, floor + plan.clear], [], sheet, thick + sheet.one, facing));
     for (const along of [low, high]) {
-      const [x, z] = pointAt(side, along, -thick - Math.max(sheet.one, CLEAR_SHEET.thickness));
+      const [x, z] = pointAt(side, along, -thick - sheet.one);
       made.reach.push([x, floor, z]);
     }
   }

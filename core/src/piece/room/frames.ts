@@ -1,7 +1,7 @@
 // µm, doll size. What lies round an opening of any outline, on both faces of its wall: strips cut in one, and a clear sheet.
 import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import { grown, type Point, type Region, type Ring, type Vec3 } from '../../shape/index.ts';
+import { bounds, grown, type Point, type Region, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
 import { boardAt } from '../kit/boardAt.ts';
 import { lack, type PieceProblem } from '../kit/problem.ts';
@@ -18,7 +18,7 @@ export const framesRound = (
   out: number,
   thickness: number,
 ): Result<PutIn, PieceProblem> => {
-  const { opening, id, border } = opened;
+  const { opening, id, border, inside = false } = opened;
   const ring = ringOf(opened);
   const sheet = single(plan.sheets.trim);
   const around = border > 0 ? outerOf(ring, border, opened.y0) : undefined;
@@ -30,24 +30,35 @@ export const framesRound = (
   }
   const frame = (name: string, into: number): readonly Part[] =>
     around ? [boardAt({ id: `${id}/${name}`, role: 'border', name: 'frame' }, sheet, around, poseOn(side, into, floor), 'any')] : [];
-  const shown: Region | undefined = glazed ? grown({ outline: ring, holes: [] }, MARGIN)[0] : undefined;
+  const box = bounds(ring);
+  const under: Region = {
+    outline: rectRing(box.x0 - MARGIN, Math.max(0, box.y0 - MARGIN), box.x1 + MARGIN, box.y1 + MARGIN),
+    holes: [],
+  };
+  const shown: Region | undefined = glazed ? (inside ? under : grown({ outline: ring, holes: [] }, MARGIN)[0]) : undefined;
   const clear = shown
     ? [
         {
-          ...boardAt({ id: `${id}/glass`, role: 'glass', name: 'clear sheet' }, sheet, shown, poseOn(side, -out - pane, floor), 'any'),
+          ...boardAt(
+            { id: `${id}/glass`, role: 'glass', name: 'clear sheet' },
+            sheet,
+            shown,
+            poseOn(side, inside ? thickness - out : -out - pane, floor),
+            'any',
+          ),
           stuff: 'clear' as const,
           stock: CLEAR_SHEET.name,
           thickness: pane,
         },
       ]
     : [];
-  const behind = out + pane + (around ? sheet.one : 0);
+  const behind = out + (inside ? 0 : pane) + (around ? sheet.one : 0);
   const wide = around ? around.outline : clear[0] ? clear[0].region.outline : [];
   const [xs, ys] = [wide.map(([x]) => x), wide.map(([, y]) => y + floor)];
   const spans = wide.length > 0 ? [Math.min(...xs), Math.max(...xs)] : [];
   const reach = spans.flatMap((along) =>
     [Math.min(...ys), Math.max(...ys)].flatMap((y) =>
-      [-behind, thickness - out + (around ? sheet.one : 0)].map((into): Vec3 => {
+      [-behind, thickness - out + (inside ? pane : 0) + (around ? sheet.one : 0)].map((into): Vec3 => {
         const [x, z] = pointAt(side, along, into);
         return [x, y, z];
       }),

@@ -41,7 +41,8 @@ export const openingsDecided = ({ doll }: Pick<RoomPlan, 'doll'>, wall: Wall, id
     };
   });
 
-/** The openings of a wall as they are decided, those of a shop's front among them. `ends`: what stands in its corners. */
+/** The openings of a wall as they are decided, those of a shop's front among them. `ends`: what stands in its corners;
+ *  `beyond`: how far its outer face goes on beyond the clear room. */
 export const openedIn = (
   plan: RoomPlan,
   wall: Wall,
@@ -49,8 +50,9 @@ export const openedIn = (
   length: number,
   clear: number,
   ends: readonly [left: number, right: number],
+  beyond: readonly [left: number, right: number] = [0, 0],
 ): Result<readonly Opened[], PieceProblem> => {
-  if (wall.kind === 'shop') return shopBays(plan, wall, id, length, clear);
+  if (wall.kind === 'shop') return shopBays(plan, wall, id, length, clear, ends, beyond);
   const opened = openingsDecided(plan, wall, id, length);
   const beside = (a: Opened, b: Opened): number => Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1) - a.border - b.border;
   const least = 500;
@@ -72,12 +74,21 @@ export const openedIn = (
   return problem ? err(problem) : ok(opened);
 };
 
-/** Bays of a shop's front: even between pillars, the outer of which stand at the ends. */
-const shopBays = (plan: RoomPlan, wall: Wall, id: string, length: number, clear: number): Result<readonly Opened[], PieceProblem> => {
+/** Bays of a shop's front: even between pillars that are all as wide as they were decided when they are seen from the street; the outer ones stand at the
+ *  ends of the wall's outer face. */
+const shopBays = (
+  plan: RoomPlan,
+  wall: Wall,
+  id: string,
+  length: number,
+  clear: number,
+  ends: readonly [left: number, right: number],
+  [left, right]: readonly [number, number],
+): Result<readonly Opened[], PieceProblem> => {
   const { doll } = plan;
   const [pillar, riser, lintel] = [doll(wall.pillar), doll(wall.riser), doll(wall.lintel)];
   const widths = share(
-    length - 2 * pillar,
+    length + left + right - 2 * pillar,
     Array.from({ length: wall.bays }, () => ({ share: 1 })),
     pillar,
   );
@@ -85,16 +96,21 @@ const shopBays = (plan: RoomPlan, wall: Wall, id: string, length: number, clear:
     lack('bays between the pillars', widths.ok ? Math.min(...widths.value) : 0, 2 * MARGIN) ??
     lack('bays between what is closed below and above', clear - riser - lintel, 2 * MARGIN) ??
     lack('pillars wide enough for two clear sheets beside each other', pillar, 2 * MARGIN + 500) ??
+    lack(
+      'outer pillars wide enough for a clear sheet beside the next wall',
+      pillar - Math.max(left + ends[0], right + ends[1]),
+      MARGIN + 500,
+    ) ??
     lack('what is closed above the bays', lintel, MARGIN + 500) ??
     (riser > 0 ? lack('what is closed below the bays', riser, MARGIN + 500) : undefined);
   if (problem || !widths.ok) return err(problem ?? { code: 'too-small', direction: 'width', available: 0, needed: 1 });
-  let x = pillar;
+  let x = pillar - left;
   return ok(
     widths.value.map((width, index): Opened => {
       const x0 = x;
       x += width + pillar;
       const opening = { form: 'plain', glazed: true, view: 0 } as WallOpening;
-      return { opening, id: `${id}/bay-${index}`, x0, x1: x0 + width, y0: riser, y1: clear - lintel, border: 0 };
+      return { opening, id: `${id}/bay-${index}`, x0, x1: x0 + width, y0: riser, y1: clear - lintel, border: 0, inside: true };
     }),
   );
 };

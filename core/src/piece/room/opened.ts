@@ -15,6 +15,8 @@ export type Opened = {
   readonly y0: number;
   readonly y1: number;
   readonly border: number;
+  /** Its clear sheet lies on the wall's inner face. */
+  readonly inside?: boolean;
 };
 
 /** The outline of an opening along its wall and up, counter-clockwise. */

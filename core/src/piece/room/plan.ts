@@ -130,8 +130,10 @@ export const planOf = (
   const thick = walls.map((wall) => (isWalled(wall) ? t : 0));
   const outer = room.hold === 'outside';
   const [tb, tr, tf, tl] = thick as [number, number, number, number];
-  const width = doll(room.width) - (outer ? tl + tr : 0);
-  const depth = doll(room.depth) - (outer ? tb + tf : 0);
+  // The strips that face a shop's pillars stand out beyond its wall.
+  const [fb, fr, ff, fl] = walls.map(({ kind }) => (kind === 'shop' ? single(sheets.trim).one : 0)) as [number, number, number, number];
+  const width = doll(room.width) - (outer ? tl + tr + fl + fr : 0);
+  const depth = doll(room.depth) - (outer ? tb + tf + fb + ff : 0);
   const below = sheets.floor.thickness;
   const clear = doll(room.height) - (outer ? below + (room.ceiling && room.storeys === 1 ? below : 0) : 0);
   const ring: readonly At[] =

@@ -72,9 +72,10 @@ describe('shells of rooms, as makers cut them (facts of the trade, common practi
     });
   });
 
-  it('a shopfront of 27 1/2 in with three pillars of 2 1/2 in: two bays of 10 in, each pillar faced, and all of it closes', () => {
+  it('a shopfront of 27 1/2 in overall with three pillars of 2 1/2 in: two bays of 10 in, facings as wide as the pillars, and all as deep as it was typed', () => {
     const front = newWall({ kind: 'shop', bays: 2, pillar: inches(2.5) as never, riser: inches(3) as never, lintel: inches(2) as never });
     const piece = shell(27.5 * INCH, 6 * INCH, 14 * INCH, {
+      hold: 'outside',
       walls: [newWall(), newWall(), front, newWall()],
       corners: ['right', 'right', 'left', 'left'],
     });
@@ -82,11 +83,19 @@ describe('shells of rooms, as makers cut them (facts of the trade, common practi
     const wall = named(assembly.parts, 'front wall');
     const bays = wall.region.holes.map(bounds).sort((a, b) => a.x0 - b.x0);
     expect(bays.map(({ x0, x1 }) => (x1 - x0) / UM.mm)).toEqual([10 * INCH, 10 * INCH]);
-    expect(bays.map(({ y0, y1 }) => (y1 - y0) / UM.mm)).toEqual([9 * INCH, 9 * INCH].map((each) => expect.closeTo(each, 3)));
     expect((bays[1]?.x0 ?? 0) - (bays[0]?.x1 ?? 0)).toBe(2.5 * INCH * UM.mm);
-    expect(like(assembly.parts, /^pillar facing$/)).toHaveLength(3);
-    // Each clear sheet is larger than its bay by the glue margin on all sides.
-    for (const pane of like(assembly.parts, /^clear sheet$/)) expect(sizeOf(pane)).toEqual([254 + 8, expect.closeTo(9 * INCH + 8, 3)]);
+    const facings = like(assembly.parts, /^pillar facing$/);
+    expect(facings.map((part) => sizeOf(part)[0])).toEqual([2.5 * INCH, 2.5 * INCH, 2.5 * INCH]);
+    // Over all, facings included, nothing is wider or deeper than it was typed.
+    const boxes = assembly.parts.map(boxOf);
+    const over = (axis: 0 | 2): number => Math.max(...boxes.map(({ max }) => max[axis])) - Math.min(...boxes.map(({ min }) => min[axis]));
+    expect([over(0), over(2)].map(Math.round)).toEqual([27.5, 6].map((each) => Math.round(each * INCH * UM.mm)));
+    // Clear sheets lie behind the wall, seen from the street, larger than their bays by the glue margin on all sides.
+    const [wallBox] = [boxOf(wall)];
+    for (const pane of like(assembly.parts, /^clear sheet$/)) {
+      expect(sizeOf(pane)[0]).toBeCloseTo(254 + 8, 3);
+      expect(boxOf(pane).max[2]).toBeLessThanOrEqual(wallBox.min[2]);
+    }
   });
 });
 

@@ -40,6 +40,9 @@ const ROLE = ['back', 'side', 'last side', 'side'] as const;
 
 type Along = Pick<Opened, 'x0' | 'x1'>;
 
+/** How far round an opening the wall's inner face is taken: by its frame, or by a clear sheet that lies there. */
+const coveredRound = ({ border, inside = false }: Opened): number => (inside ? MARGIN : border);
+
 /** The walls round one cell as they are seen from inside it. */
 const seenFrom = (
   plan: RoomPlan,
@@ -56,7 +59,7 @@ const seenFrom = (
     face: faceOf(plan, wall),
     opened: opened.map((each) => {
       const [from, to] = move(each);
-      return { x0: from, x1: to, y0: each.y0, y1: each.y1, border: each.border };
+      return { x0: from, x1: to, y0: each.y0, y1: each.y1, border: coveredRound(each) };
     }),
     battens: battensOf(plan, wall, Math.round(side.length)).map(([x0, x1]) => move({ x0, x1 })),
     kept: id.startsWith('back') ? [cell === 0 ? plan.seamed[0] : 0, cell === plan.cells.length - 1 ? plan.seamed[1] : 0] : [0, 0],
@@ -127,7 +130,7 @@ const addTrims = (
         id: `${index}`,
         walled: isWalled(wall),
         face: faceOf(plan, wall),
-        opened,
+        opened: opened.map((each) => ({ ...each, border: coveredRound(each) })),
         battens: battensOf(plan, wall, Math.round(side.length)),
         kept: [0, 0],
       }),

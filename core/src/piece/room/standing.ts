@@ -81,7 +81,11 @@ export const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Si
     const length = Math.round(side.length);
     const [left, right] = endsOf(plan, faces);
     const ends: readonly [number, number] = index === 0 ? [Math.max(left, plan.seamed[0]), Math.max(right, plan.seamed[1])] : [left, right];
-    const opened = isWalled(wall) ? openedIn(plan, wall, id, length, clear, ends) : ok([]);
+    const span = spanOfWall(plan, index, sides);
+    // Seen from the street a wall is as long as its outer face, with the ends of those that run past it at square corners.
+    const past = (next: number): number => (room.plan === 'rectangle' ? (plan.thick[(next + count) % count] as number) : 0);
+    const beyond = [Math.max(0 - span.outer[0], past(index - 1)), Math.max(span.outer[1] - length, past(index + 1))] as const;
+    const opened = isWalled(wall) ? openedIn(plan, wall, id, length, clear, ends, beyond) : ok([]);
     if (!opened.ok) return opened;
     const problem =
       (isWalled(wall) ? lampProblem(plan, wall, opened.value, length, clear, ends) : undefined) ??
@@ -89,7 +93,7 @@ export const standingWalls = (plan: RoomPlan, storey: number, sides: readonly Si
       secondProblem(plan, index, sides) ??
       foldProblem(plan, wall, side, opened.value);
     if (problem) return err(problem);
-    found.push({ wall, id, name, side, span: spanOfWall(plan, index, sides), thick: plan.thick[index] as number, opened: opened.value });
+    found.push({ wall, id, name, side, span, thick: plan.thick[index] as number, opened: opened.value });
   }
   return ok(found);
 };
