@@ -24,6 +24,7 @@ import type { DerivedSet } from './derive.ts';
 import { meansOf } from './derive.ts';
 import type { Piece, SetDocument } from './document.ts';
 import type { Finding } from './finding.ts';
+import { hungFindings } from './hungInRoom.ts';
 import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
 import { type PlaceAt, placeNamed, placesOf, putAt, spotOf } from './places.ts';
 import { seamFindings } from './seamFindings.ts';
@@ -224,19 +225,20 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   const way = wayThrough(space, firm, body);
   const seams = seamsOf(space, standing);
   const aside = new Map(document.pieces.map((piece) => [piece.id, piece.aside]));
-  const findings = [
-    ...findingsOf(document, judged, way, outOfReach(room, space, standing)),
-    ...narrowWays(space, residents, way, body, document.doll.name),
-    ...legsInTheWay(space, residents, means),
-    ...hungOtherwise(residents, means, document.layouts, layout),
-    ...seamFindings(room, space, seams, means.scale),
-  ].filter((finding) => partedBy(aside.get(finding.where.pieceId) ?? [], [finding]).aside.length === 0);
   const onThings = [
     ...residents.flatMap(({ piece, assembly, standing: { placed } }) =>
       belongingTo(document, derived, piece.id).map((each) => ({ piece: each.piece, body: besideIt(assembly, placed, space, each.parts) })),
     ),
     ...belongingTo(document, derived, room.id).map((each) => ({ piece: each.piece, body: boxed(each.parts) })),
   ];
+  const findings = [
+    ...findingsOf(document, judged, way, outOfReach(room, space, standing)),
+    ...narrowWays(space, residents, way, body, document.doll.name),
+    ...legsInTheWay(space, residents, means),
+    ...hungOtherwise(residents, means, document.layouts, layout),
+    ...seamFindings(room, space, seams, means.scale),
+    ...hungFindings(document, room.id, space, standing, onThings, means.scale),
+  ].filter((finding) => partedBy(aside.get(finding.where.pieceId) ?? [], [finding]).aside.length === 0);
   const sewn = [
     ...residents.flatMap(({ piece, assembly, standing: { placed } }) => [
       ...(piece.family === 'cloth' ? [{ piece: piece.id, frame: frameOf(besideIt(assembly, placed, space, [PROBE]).parts) }] : []),

@@ -74,6 +74,8 @@ export const describeMend = (mend: Mend, units: Units): string => {
       return 'let it stand by itself';
     case 'narrow-seams':
       return 'sew narrower seams';
+    case 'shorter-rod':
+      return 'a shorter rod';
     case 'fuller':
       return 'twice as wide as its rod';
     case 'shorten':

@@ -152,6 +152,7 @@ export const MEND_KINDS = [
   'off-shelf',
   'narrow-seams',
   'fuller',
+  'shorter-rod',
   'shorten',
   'other-cloth',
   'turn-in',
