@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../piece/index.ts';
-import { derive, describeFinding, describeMend, readSet, type SetDocument } from './index.ts';
+import { derive, describeFinding, describeMend, readSet, type SetDocument, templatesOf } from './index.ts';
 
 const read = (file: Record<string, unknown>): SetDocument => {
   const result = readSet({ format: 'bashful-parlor-set', version: 1, ...file });
@@ -82,5 +82,15 @@ describe('units', () => {
     );
     expect(found.length).toBeGreaterThan(50);
     expect(found.filter((text) => other.test(named(text)))).toEqual([]);
+  });
+
+  it.each([
+    ['in', /\b(mm|cm)\b/],
+    ['cm', /\d in\b|\bmm\b|″/],
+  ] as const)('in a set in %s no template speaks another one, not even in the names of sticks', (unit, other) => {
+    const document = read({ pieces: PRESETS.map(({ piece }) => piece).filter((_, index) => index % 2 === 0), units: { unit } });
+    const sizes = templatesOf(document, derive(document), { pieces: null }).map((template) => `${template.name}: ${template.sizes}`);
+    expect(sizes.some((text) => /dowel|skewer|stick/.test(text))).toBe(true);
+    expect(sizes.filter((text) => other.test(text))).toEqual([]);
   });
 });

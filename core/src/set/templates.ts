@@ -15,6 +15,7 @@ import {
   toPlane,
   type Vec3,
 } from '../shape/index.ts';
+import { stockWords } from '../stock/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { slantWords } from './slantWords.ts';
@@ -146,7 +147,8 @@ const templateOf = (
   if (part.stuff === 'found') return [];
   const drawn = part.stuff === 'stick' ? stickDrawn(made, index, part) : boardDrawn(made, part, mates);
   const { x1, y1 } = bounds(drawn.region.outline);
-  const size = part.length === null ? sizeText(x1, y1, units) : `${part.stock}, ${showLength(Math.round(part.length), units)} long`;
+  const size =
+    part.length === null ? sizeText(x1, y1, units) : `${stockWords(part.stock, units)}, ${showLength(Math.round(part.length), units)} long`;
   const length = [size, ...slantWords(slantsOf(part), units)].join(' · ');
   const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
   const axis = part.stuff === 'board' || part.stuff === 'clear' ? axisOf(drawn.region) : null;

@@ -5,7 +5,7 @@ import { assertNever } from '../kit/index.ts';
 import { type DollUm, showLength, timesSmaller, type Units } from '../measure/index.ts';
 import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../piece/index.ts';
 import { percentOf } from '../print/index.ts';
-import { type Board, PAPERS, PRINTERS } from '../stock/index.ts';
+import { type Board, PAPERS, PRINTERS, stockWords } from '../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The settings that are compared and chosen as wholes. */
@@ -240,8 +240,9 @@ const fieldText = ({ kind }: Field, value: unknown, units: Units): string => {
       return value ? 'yes' : 'no';
     case 'optional':
       return 'there';
-    case 'count':
     case 'stick':
+      return stockWords(String(value), units);
+    case 'count':
     case 'board':
       return String(value);
     default:

@@ -35,4 +35,5 @@ export {
 } from './printers.ts';
 export { PAPERS, type PaperName, USUAL_SHEETS, type UsualSheet } from './sheets.ts';
 export { CLEAR_SHEET, EDGED_STICKS, PADDING, ROUND_STICKS, STICK_NAMES, STICKS, type Stick, type StickName, WIRE } from './sticks.ts';
+export { stockWords } from './stockWords.ts';
 export { boardsToGet, usualBoard } from './usualBoards.ts';

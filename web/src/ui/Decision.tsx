@@ -1,6 +1,6 @@
 import { type Measure, type RealUm, type Scale, showLength, UM } from '@parlor/core/measure';
 import { type Field, layersFor, valueAt } from '@parlor/core/piece';
-import { EDGED_STICKS, ROUND_STICKS, STICK_NAMES, thicknessOf } from '@parlor/core/stock';
+import { EDGED_STICKS, ROUND_STICKS, STICK_NAMES, stockWords, thicknessOf } from '@parlor/core/stock';
 import { Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useSet } from '../state/index.ts';
@@ -200,6 +200,28 @@ const Layers = ({
   );
 };
 
+const StickPicker = ({
+  label,
+  value,
+  names,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly names: readonly string[];
+  readonly onChange: (name: string) => void;
+}) => {
+  const { units } = useSet();
+  return (
+    <Picker
+      label={label}
+      value={value}
+      options={names.map((name) => ({ value: name, label: stockWords(name, units) }))}
+      onChange={onChange}
+    />
+  );
+};
+
 /** One decision, drawn by what it may be. */
 export const Decision = ({ field, owner, scale, onChange }: Props) => {
   const { kind, label, path, hint } = field;
@@ -245,14 +267,7 @@ export const Decision = ({ field, owner, scale, onChange }: Props) => {
         </Check>
       );
     case 'stick':
-      return (
-        <Picker
-          label={label}
-          value={value as string}
-          options={STICKS_OF[kind.only ?? 'any'].map((name) => ({ value: name, label: name }))}
-          onChange={set}
-        />
-      );
+      return <StickPicker label={label} value={value as string} names={STICKS_OF[kind.only ?? 'any']} onChange={set} />;
     case 'board':
       return (
         <BoardPicker

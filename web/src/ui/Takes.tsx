@@ -1,6 +1,7 @@
 import type { CutGroup } from '@parlor/core/cut';
 import { showLength, type Units } from '@parlor/core/measure';
 import type { Extra } from '@parlor/core/piece';
+import { stockWords } from '@parlor/core/stock';
 
 /** A thing taken besides, in words. */
 export const takenWords = ({ what, length, count, wide, grams }: Extra, units: Units): string => {
@@ -13,7 +14,7 @@ export const takenWords = ({ what, length, count, wide, grams }: Extra, units: U
 /** Parts that are cut for a thing, in words. */
 const cutWords = ({ tag, name, stuff, stock, length, width, height, parts }: CutGroup, units: Units): string => {
   const size = length === null ? `${showLength(width, units)} × ${showLength(height, units)}` : showLength(Math.round(length), units);
-  return `${parts.length} × ${tag} ${name}, ${stuff === 'board' ? 'board' : stock}, ${size}`;
+  return `${parts.length} × ${tag} ${name}, ${stuff === 'board' ? 'board' : stockWords(stock, units)}, ${size}`;
 };
 
 /** What a thing takes: parts that are cut for it, where they are told here, and what is neither cut from board nor printed. */

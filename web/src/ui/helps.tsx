@@ -155,8 +155,8 @@ export const ThicknessHelp = () => (
     }
   >
     <p>
-      Board sold as 5 mm may be 4.6 or 5.3. Press ten pieces together, measure the stack, divide by ten. Every part then follows what you
-      measured.
+      Board is seldom as thick as it says: a tenth more or less is usual. Press ten pieces together, measure the stack, divide by ten. Every
+      part then follows what you measured.
     </p>
   </Help>
 );

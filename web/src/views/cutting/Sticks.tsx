@@ -1,7 +1,7 @@
 import type { CutStick } from '@parlor/core/cut';
 import { formatNumber, showLength, type Units } from '@parlor/core/measure';
 import { boughtSticks, partOfPiece, partsById, roundedEnd, type StickPlan, slantWords } from '@parlor/core/set';
-import { STICKS } from '@parlor/core/stock';
+import { STICKS, stockWords } from '@parlor/core/stock';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
 import type { Parts } from './SheetTable.tsx';
@@ -97,7 +97,9 @@ const Marks = ({ plan: { stick, marked }, units }: { readonly plan: StickPlan; r
       how each is cut and marked
     </summary>
     <table className="w-full text-body">
-      <caption className="sr-only">Lengths of {stick}, their ends, and where something is glued, from the long point</caption>
+      <caption className="sr-only">
+        Lengths of {stockWords(stick, units)}, their ends, and where something is glued, from the long point
+      </caption>
       <tbody>
         {marked.map(({ tag, name, length, slants, marks, count }) => (
           <tr key={`${tag} ${marks.map(({ from }) => from).join()}`} className="border-b border-dashed border-tab align-top">
@@ -147,9 +149,9 @@ const Plan = ({
   const { sticks, least, tooLong } = plan.layout;
   const fresh = boughtSticks(plan.layout).length;
   return (
-    <section aria-label={plan.stick} className="mb-5" data-stick={plan.stick}>
+    <section aria-label={stockWords(plan.stick, units)} className="mb-5" data-stick={plan.stick}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 mb-1">
-        <h3 className="text-pencil">{plan.stick}</h3>
+        <h3 className="text-pencil">{stockWords(plan.stick, units)}</h3>
         {sticks.length > 0 && (
           <p className="text-note">
             <strong>

@@ -1,6 +1,6 @@
 import { showLength, UM } from '@parlor/core/measure';
 import { type SetDocument, usualStick } from '@parlor/core/set';
-import type { StickName } from '@parlor/core/stock';
+import { type StickName, stockWords } from '@parlor/core/stock';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
@@ -19,18 +19,19 @@ const Rests = ({
   readonly onChange: (rests: Wish['rests']) => void;
 }) => {
   const units = useUnits();
+  const name = stockWords(stick, units);
   const [length, setLength] = useState<number>(100 * UM.mm);
   return (
     <div className="col-span-2">
       {wish.rests.length > 0 && (
-        <ul className="flex flex-wrap gap-x-3" aria-label={`${stick}, lengths at hand`}>
+        <ul className="flex flex-wrap gap-x-3" aria-label={`${name}, lengths at hand`}>
           {wish.rests.map((rest, index) => (
             <li key={index} className="flex items-center font-hand text-note">
               {showLength(rest, units)}
               <Button
                 look="quiet"
                 className="px-2!"
-                aria-label={`Put the ${stick} of ${showLength(rest, units)} away`}
+                aria-label={`Put the ${name} of ${showLength(rest, units)} away`}
                 onClick={() => onChange(wish.rests.filter((_, at) => at !== index))}
               >
                 <X size={16} />
@@ -45,14 +46,14 @@ const Rests = ({
         </summary>
         <div className="flex gap-4 items-end pb-2">
           <SizeField
-            label={`${stick}, what lies there`}
+            label={`${name}, what lies there`}
             world="doll"
             lengthUm={length}
             min={10 * UM.mm}
             max={3 * UM.m}
             onChange={setLength}
           />
-          <Button onClick={() => onChange([...wish.rests, length as Wish['length']])} aria-label={`add the length of ${stick}`}>
+          <Button onClick={() => onChange([...wish.rests, length as Wish['length']])} aria-label={`add the length of ${name}`}>
             <Plus size={16} /> add
           </Button>
         </div>
@@ -65,6 +66,7 @@ const Rests = ({
 export const SticksAtHand = () => {
   const { cutting } = useSet();
   const edit = useEdit();
+  const units = useUnits();
   const plans = useAppSelector((state) => state.derived.sticks);
   if (plans.length === 0) return null;
   return (
@@ -72,16 +74,17 @@ export const SticksAtHand = () => {
       <h2 className="text-head">Sticks at hand</h2>
       <ul className="space-y-1">
         {plans.map(({ stick }) => {
+          const name = stockWords(stick, units);
           const wish: Wish = cutting.sticks[stick] ?? usualStick(stick);
           const change = (words: string, part: Partial<Wish>) =>
-            edit(`${words} of ${stick}`, {
+            edit(`${words} of ${name}`, {
               kind: 'change-set',
               change: { cutting: { ...cutting, sticks: { ...cutting.sticks, [stick]: { ...wish, ...part } } } },
             });
           return (
             <li key={stick} className="grid grid-cols-2 gap-5 items-end">
               <SizeField
-                label={`${stick}, one is`}
+                label={`${name}, one is`}
                 world="doll"
                 lengthUm={wish.length}
                 min={20 * UM.mm}

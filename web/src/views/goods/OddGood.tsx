@@ -1,7 +1,7 @@
 import { type Scale, showLength, type Units } from '@parlor/core/measure';
 import type { OddThing } from '@parlor/core/piece';
 import type { DerivedPiece, MadePiece, PieceChange } from '@parlor/core/set';
-import { standInsFor } from '@parlor/core/stock';
+import { standInsFor, stockWords, type ThingShape } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
 import { Check, Choice, Drawn, drawnFrom, Spread, Takes, usePicturesCame } from '../../ui/index.ts';
@@ -30,7 +30,7 @@ const sizesOf = ({ assembly, groups }: MadePiece, units: Units): readonly { read
     const round = part.region.outline.length > 16 && Math.abs(w - h) < 100;
     const size =
       part.length !== null
-        ? `${showLength(part.length, units)} of ${part.stock}`
+        ? `${showLength(part.length, units)} of ${stockWords(part.stock, units)}`
         : round
           ? `∅ ${showLength(w, units)}`
           : `${showLength(w, units)} × ${showLength(h, units)}`;
@@ -88,14 +88,14 @@ const StandIns = ({
             <p className="text-note font-hand text-graphite">nothing usual in a house is of that size</p>
           ) : (
             <ul className="text-note columns-1 sm:columns-2 gap-5">
-              {found.slice(0, 6).map(({ name, across, high }) => (
+              {found.slice(0, 6).map(({ name, shape, across, high }) => (
                 <li key={name} className="break-inside-avoid">
                   {name}{' '}
-                  <span className="text-graphite whitespace-nowrap">
-                    ∅ {showLength(across[0], units)} to {showLength(across[1], units)}
-                  </span>
-                  <span className="sr-only">
-                    , {showLength(high[0], units)} to {showLength(high[1], units)} high
+                  <span className="text-graphite">
+                    ∅ {showLength(across[0], units)} to {showLength(across[1], units)},{' '}
+                    {isCutToLength(shape)
+                      ? `cut to ${showLength(Math.round(wanted.high), units)}`
+                      : `${showLength(high[0], units)} to ${showLength(high[1], units)} high`}
                   </span>
                 </li>
               ))}
@@ -109,6 +109,9 @@ const StandIns = ({
     </section>
   );
 };
+
+/** Straws, sticks and rolls are cut as long as they are wanted. */
+const isCutToLength = (shape: ThingShape): boolean => shape === 'tube' || shape === 'rod';
 
 const CAUTION =
   'Cut discs and slices with a new blade, away from the hand; a grown-up cuts for children. Lights only on cells, and cells out of the reach of small children.';

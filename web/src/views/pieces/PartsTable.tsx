@@ -1,5 +1,6 @@
 import { formatNumber } from '@parlor/core/measure';
 import { type MadePiece, slantWords } from '@parlor/core/set';
+import { stockWords } from '@parlor/core/stock';
 import { Link, useParams } from 'react-router';
 import { pointedAt, tagPointed, useAppDispatch, useAppSelector, useUnits } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
@@ -66,7 +67,7 @@ export const PartsTable = ({ made }: { readonly made: MadePiece }) => {
               )}
               {stuff !== 'board' && (
                 <span className="block text-small text-graphite">
-                  {stock}
+                  {stockWords(stock, units)}
                   {length === null ? '' : ', long'}
                 </span>
               )}
