@@ -6,6 +6,7 @@ import { ok } from '../kit/index.ts';
 import type { Scale } from '../measure/index.ts';
 import {
   type Bay,
+  type Built,
   belongs,
   buildPiece,
   buildWithout,
@@ -24,8 +25,9 @@ import type { Rect, Vec3 } from '../shape/index.ts';
 import { clothThickness, hasNap, thicknessOf, type Wanted } from '../stock/index.ts';
 import { fitsBoard } from './boardFindings.ts';
 import type { Cutting, Piece, SetDocument } from './document.ts';
-import type { Finding } from './finding.ts';
+import type { Finding, Mend } from './finding.ts';
 import { findingsOf, leftOutFinding, problemFinding } from './findings.ts';
+import { nearestThatStands } from './nearest.ts';
 import { type PlaceAt, placeNamed, placesOf } from './places.ts';
 import { partedBy } from './setAside.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
@@ -113,7 +115,6 @@ const withoutMends = (isPart: boolean, findings: readonly Finding[]): readonly F
 
 const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
-  const { boards } = means;
   const whole = buildPiece(piece, means);
   const without = whole.ok ? null : buildWithout(piece, means, whole.error);
   const built = without?.ok ? ok(without.value.built) : whole;
@@ -128,15 +129,40 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     };
   }
   const left = without?.ok ? without.value.left : [];
-  const { trim } = cutting;
-  const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built.value;
+  const made = madeOf(piece, built.value, means, cutting);
+  const { assembly, inspection, groups, joined } = made;
+  return {
+    ...named,
+    made,
+    problem: null,
+    ...partedBy(piece.aside, [
+      ...left.map((each) => leftOutFinding(piece, each)),
+      // What is judged is what stands: decisions about what was left out would be read into it.
+      ...withoutMends(
+        left.length > 0,
+        findingsOf({
+          piece: without?.ok ? without.value.piece : piece,
+          means,
+          trim: cutting.trim,
+          built: { ...built.value, assembly },
+          inspection,
+          groups,
+          joined,
+        }),
+      ),
+    ]),
+  };
+};
+
+/** What was built, joined where no sheet is as large, looked at and tagged. */
+const madeOf = (piece: Piece, built: Built, means: Means, { trim, splice, joints }: Cutting): MadePiece => {
+  const { boards } = means;
+  const { bays, openings, marks, nets = [], extras = [], wanted = [], sewing = null, anchor = null } = built;
   const { assembly, spliced: joined } =
-    cutting.splice === 'join'
-      ? spliced(built.value.assembly, fitsBoard(boards, trim), cutting.joints)
-      : { assembly: built.value.assembly, spliced: [] };
+    splice === 'join' ? spliced(built.assembly, fitsBoard(boards, trim), joints) : { assembly: built.assembly, spliced: [] };
   const inspection = inspect(assembly);
   const groups = cutList(piece.mark, assembly.parts, (id) => boards.find((board) => board.id === id)?.grain === 'along');
-  const made: MadePiece = {
+  return {
     assembly,
     bays,
     openings,
@@ -152,27 +178,6 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
     roles: rolesOf(piece, means),
     tags: tagsOf(groups, assembly.parts.length),
   };
-  return {
-    ...named,
-    made,
-    problem: null,
-    ...partedBy(piece.aside, [
-      ...left.map((each) => leftOutFinding(piece, each)),
-      // What is judged is what stands: decisions about what was left out would be read into it.
-      ...withoutMends(
-        left.length > 0,
-        findingsOf({
-          piece: without?.ok ? without.value.piece : piece,
-          means,
-          trim,
-          built: { ...built.value, assembly },
-          inspection,
-          groups,
-          joined,
-        }),
-      ),
-    ]),
-  };
 };
 
 /** What the pieces of a set are made with. */
@@ -186,6 +191,16 @@ export const meansOf = (document: SetDocument): Means => ({
     ...document.company.map((doll): User => ({ name: doll.name, body: bodyOf(doll), uses: doll.uses })),
   ],
 });
+
+/** A piece that cannot be built as the nearest that can, with one decision otherwise; asked for when somebody looks at it. */
+export type Instead = { readonly piece: Piece; readonly made: MadePiece; readonly mend: Mend };
+
+export const insteadOf = (document: SetDocument, id: string): Instead | null => {
+  const piece = document.pieces.find((each) => each.id === id);
+  const means = meansOf(document);
+  const nearest = piece ? nearestThatStands(piece, means) : null;
+  return nearest && { piece: nearest.piece, made: madeOf(nearest.piece, nearest.built, means, document.cutting), mend: nearest.mend };
+};
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
 export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order =>

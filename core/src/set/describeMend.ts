@@ -76,6 +76,12 @@ export const describeMend = (mend: Mend, units: Units): string => {
       return 'sew narrower seams';
     case 'shorter-rod':
       return 'a shorter rod';
+    case 'set-size':
+      return `make it so: ${mend.detail} ${showExact(size, units)}`;
+    case 'set-count':
+      return `make it so: ${mend.detail}`;
+    case 'leave-off':
+      return `leave off: ${mend.detail}`;
     case 'fuller':
       return 'twice as wide as its rod';
     case 'shorten':

@@ -18,7 +18,7 @@ export { coverFindings, neighbours } from './coverFindings.ts';
 export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';
 export { tickCut, untickCut } from './cutSheets.ts';
 export { cuttingFindings } from './cuttingFindings.ts';
-export { type DerivedPiece, type DerivedSet, derive, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
+export { type DerivedPiece, type DerivedSet, derive, type Instead, insteadOf, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
 export { describeFinding } from './describe.ts';
 export { goodWords } from './describeFit.ts';
 export { describeMend } from './describeMend.ts';

@@ -1,6 +1,7 @@
 // A piece that is begun from a preset suits the set it comes to: its scale, its boards, its cloth.
-import { type Field, fieldsOf, isFieldShown, type Piece, SECTION_FIELDS, valueAt, withValueAt } from '../piece/index.ts';
+import { type Piece, valueAt, withValueAt } from '../piece/index.ts';
 import { type Board, boardsToGet, EDGED_STICKS, ROUND_STICKS, STICK_NAMES, STICKS, type StickName, thicknessOf } from '../stock/index.ts';
+import { decisionsOf } from './decisions.ts';
 import { type DerivedPiece, derive } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { applyEdit } from './edit.ts';
@@ -33,18 +34,6 @@ const thicker = (name: StickName, only: 'edged' | 'round' | undefined): readonly
   return allowed
     .filter((each) => STICKS[each].thickness > thickness)
     .toSorted((a, b) => STICKS[a].thickness - STICKS[b].thickness || other(a) - other(b));
-};
-
-/** What is decided about a piece as it is, the sections of a round one too. */
-const decisionsOf = (piece: Piece): readonly Field[] => {
-  const own = fieldsOf(piece).filter((field) => isFieldShown(field, piece));
-  if (piece.family !== 'round') return own;
-  const ofSection = (section: object, index: number): readonly Field[] =>
-    SECTION_FIELDS.filter((field) => isFieldShown(field, section)).map((field) => ({
-      ...field,
-      path: ['sections', String(index), ...field.path],
-    }));
-  return [...own, ...piece.sections.flatMap(ofSection)];
 };
 
 const withSticks = (piece: Piece): readonly Piece[] =>

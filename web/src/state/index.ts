@@ -15,7 +15,19 @@ export {
 export { nextPiece, useBegin } from './begin.ts';
 export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
-export { useCovering, useDerivedPiece, useEdit, useGoodPaper, useLook, useNeeds, useOrder, useScale, useSet, useUnits } from './hooks.ts';
+export {
+  useCovering,
+  useDerivedPiece,
+  useEdit,
+  useGoodPaper,
+  useInstead,
+  useLook,
+  useNeeds,
+  useOrder,
+  useScale,
+  useSet,
+  useUnits,
+} from './hooks.ts';
 export { type Aside, dropAside, listAside, unsentSets } from './keep.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';

@@ -20,6 +20,8 @@ import {
   type Finding,
   fitRule,
   type GoodPaper,
+  type Instead,
+  insteadOf,
   layOutSet,
   makeUp,
   meansOf,
@@ -151,6 +153,8 @@ const work = {
   },
   /** A piece as it is best begun in a set. */
   suit: (document: SetDocument, piece: Piece): Suited => suited(document, piece),
+  /** The nearest that stands to a piece that cannot be built. */
+  instead: (document: SetDocument, pieceId: string): Instead | null => insteadOf(document, pieceId),
   /** The order of assembly of a piece that was derived, by its key; null when that has changed meanwhile. */
   order: (key: string): Order | null => {
     const made = known?.derived.pieces.find((piece) => piece.key === key)?.made;

@@ -7,6 +7,7 @@ import type {
   DerivedPiece,
   DerivedSet,
   GoodPaper,
+  Instead,
   Piece,
   RuleFit,
   SetDocument,
@@ -157,6 +158,10 @@ export const lookThere = inTurn((document: SetDocument): Promise<DerivedSet> => 
 
 /** A piece as it is best begun in a set; asked of whoever derives, for the shelf's room may be drawing a whole library. */
 export const suitThere = (document: SetDocument, piece: Piece): Promise<Suited> => workshop.ask((hand) => hand.suit(document, piece));
+
+/** The nearest that stands to a piece that cannot be built. */
+export const insteadThere = (document: SetDocument, pieceId: string): Promise<Instead | null> =>
+  workshop.ask((hand) => hand.instead(document, pieceId));
 
 /** The order of assembly of a derived piece, by its key. */
 export const orderThere = (key: string): Promise<Order | null> => workshop.ask((hand) => hand.order(key));

@@ -12,6 +12,7 @@ import { PieceFields } from './PieceFields.tsx';
 import { PieceStrip } from './PieceStrip.tsx';
 
 // It brings the small goods that may be begun with, and is fetched where there are shelves.
+const Instead = lazy(async () => ({ default: (await import('./Instead.tsx')).Instead }));
 const OnShelves = lazy(async () => ({ default: (await import('./OnShelves.tsx')).OnShelves }));
 
 const SEEN = [
@@ -35,10 +36,12 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
       <div className="relative flex-1 basis-[316px] min-h-[316px] shrink-0 max-h-[640px]">
         {derived?.made && scale ? (
           <Elevation piece={piece} made={derived.made} scale={scale} seen={seen} />
+        ) : derived && scale ? (
+          <Suspense>
+            <Instead piece={piece} scale={scale} seen={seen} />
+          </Suspense>
         ) : (
-          <p className="font-hand text-graphite p-8">
-            {derived ? 'It cannot be drawn as it is; see the note on the right.' : 'drawing it …'}
-          </p>
+          <p className="font-hand text-graphite p-8">drawing it …</p>
         )}
       </div>
       {piece.family === 'casework' && seen === 'front' && <BayTools piece={piece} />}
