@@ -22,6 +22,8 @@ type Props = {
   readonly pencil?: boolean;
   readonly hint?: string | undefined;
   readonly help?: ReactNode;
+  /** Stands at the end of its line. */
+  readonly beside?: ReactNode;
   /** Shown on the finer rule whatever the set's is: a board's tenths of a millimetre matter. */
   readonly fine?: boolean;
 };
@@ -44,7 +46,19 @@ const readText = (text: string, units: Units, min: number, max: number): Read =>
 
 /** A size in a hand-lettered face that is changed where it stands. Takes everything a rule can say; what it cannot read stays as it was
  *  typed, with the reason. Arrow up and down step by the rule. */
-export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e10, pencil = false, hint, help, fine = false }: Props) => {
+export const SizeField = ({
+  label,
+  lengthUm,
+  world,
+  onChange,
+  min = 0,
+  max = 1e10,
+  pencil = false,
+  hint,
+  help,
+  beside,
+  fine = false,
+}: Props) => {
   const setUnits = useUnits();
   const units = fine ? { ...setUnits, fine } : setUnits;
   const dispatch = useAppDispatch();
@@ -124,6 +138,7 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
         pencil
           ? 'text-lead text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70'
           : 'text-pencil w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
+        beside !== undefined && 'pr-14',
         error !== null && 'text-rose border-rose',
       )}
     />
@@ -155,7 +170,10 @@ export const SizeField = ({ label, lengthUm, world, onChange, min = 0, max = 1e1
         </label>
         {help}
       </div>
-      {input}
+      <div className="relative">
+        {input}
+        {beside}
+      </div>
       {hint && !error && (
         <p id={`${id}-hint`} className="text-small text-graphite">
           {hint}
