@@ -3,7 +3,7 @@ import { type Assembly, type Inspection, inspect, type Order, orderOf, type Spli
 import { type CutGroup, cutList } from '../cut/index.ts';
 import { bodyOf, ownScale, scaleOf } from '../doll/index.ts';
 import { ok } from '../kit/index.ts';
-import type { Scale } from '../measure/index.ts';
+import { type Scale, timesSmaller } from '../measure/index.ts';
 import {
   type Bay,
   type Built,
@@ -113,6 +113,14 @@ const withoutMends = (isPart: boolean, findings: readonly Finding[]): readonly F
       )
     : findings;
 
+/** From so many times smaller on what cannot be built is mostly better made otherwise. Common practice, no source. */
+const TINY = 20;
+
+const withSmallness = (finding: Finding, scale: Scale): Finding =>
+  (finding.code === 'does-not-fit' || finding.code === 'cannot-be-built') && finding.mend === null && timesSmaller(scale) >= TINY
+    ? { ...finding, tiny: true }
+    : finding;
+
 const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting): DerivedPiece => {
   const named = { key, id: piece.id, name: piece.name };
   const whole = buildPiece(piece, means);
@@ -124,7 +132,7 @@ const derivePiece = (key: string, piece: Piece, means: Means, cutting: Cutting):
       ...named,
       made: null,
       problem: built.error,
-      findings: [{ ...finding, mend: finding.mend ?? thinnerBoard(piece, means) }],
+      findings: [withSmallness({ ...finding, mend: finding.mend ?? thinnerBoard(piece, means) }, means.scale)],
       aside: [],
     };
   }

@@ -29,6 +29,12 @@ const stopped = (finding: Finding & { code: 'door-stopped' }, show: (um: number)
 
 const DIRECTIONS = { width: 'wide', height: 'high', depth: 'deep' } as const;
 
+/** Of what has no room at a small scale: how it is made instead. */
+const otherwise = (tiny = false): string =>
+  tiny
+    ? ' So small it is better made otherwise: carved whole from a scrap of wood or card glued up, or drawn and printed as a picture.'
+    : '';
+
 /** The words of a finding, sizes in the maker's units. */
 export const describeFinding = (finding: Finding, units: Units): Described => {
   const show = (lengthUm: number) => showLength(lengthUm, units);
@@ -42,11 +48,11 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
       return finding.direction === 'bay'
         ? {
             title: 'The bays don’t fit',
-            reason: `Fixed bays and dividers add up to ${needed}; ${left} (doll size). Make one smaller, or the piece larger.`,
+            reason: `Fixed bays and dividers add up to ${needed}; ${left} (doll size). Make one smaller, or the piece larger.${otherwise(finding.tiny)}`,
           }
         : {
             title: 'Too small to build',
-            reason: `The boards alone are ${needed} ${DIRECTIONS[finding.direction]}; the piece is ${available} (doll size). Make it larger, or choose a thinner board.`,
+            reason: `The boards alone are ${needed} ${DIRECTIONS[finding.direction]}; the piece is ${available} (doll size). Make it larger, or choose a thinner board.${otherwise(finding.tiny)}`,
           };
     }
     case 'part-larger-than-board':
@@ -147,7 +153,10 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
     case 'does-not-fit': {
       const [needed, available] = two(finding.numbers.needed, finding.numbers.available);
       const left = finding.numbers.available <= 0 ? 'no room is left' : `only ${available} is available`;
-      return { title: 'It does not fit', reason: `There is no room for ${finding.what}: it needs ${needed}, and ${left} (doll size).` };
+      return {
+        title: 'It does not fit',
+        reason: `There is no room for ${finding.what}: it needs ${needed}, and ${left} (doll size).${otherwise(finding.tiny)}`,
+      };
     }
     case 'unknown-face':
       return {

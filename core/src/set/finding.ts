@@ -21,9 +21,11 @@ export type Finding = {
 type Numbers<Key extends string> = { readonly numbers: Readonly<Record<Key, number>> };
 
 export type FindingCase =
-  | ({ readonly code: 'cannot-be-built'; readonly direction: 'width' | 'height' | 'depth' | 'bay' } & Numbers<'available' | 'needed'>)
+  | ({ readonly code: 'cannot-be-built'; readonly direction: 'width' | 'height' | 'depth' | 'bay'; readonly tiny?: boolean } & Numbers<
+      'available' | 'needed'
+    >)
   | ({ readonly code: 'left-out'; readonly what: string; readonly lacks: string | null } & Numbers<'available' | 'needed'>)
-  | ({ readonly code: 'does-not-fit'; readonly what: string } & Numbers<'available' | 'needed'>)
+  | ({ readonly code: 'does-not-fit'; readonly what: string; readonly tiny?: boolean } & Numbers<'available' | 'needed'>)
   | ({ readonly code: 'unknown-face'; readonly what: string; readonly face: string } & Numbers<never>)
   | ({ readonly code: 'part-larger-than-board'; readonly part: string; readonly board: string } & Numbers<'width' | 'height'>)
   | ({

@@ -61,11 +61,15 @@ const inLimits = ({ field: { kind }, value }: Tried): boolean => {
 };
 
 /** The nearest that stands: one decision otherwise, by as little as can be; nothing where no single one helps.
- *  Shape: a piece that cannot be built, and means → that piece, what was built of it, and the change as a mend that was tried. */
-export const nearestThatStands = (piece: Piece, means: Means): Nearest | null => {
+ *  Shape: a piece that cannot be built, means, and what may be otherwise by how much (a logarithm) → that piece, what was built of it, and the change as a mend that was tried. */
+export const nearestThatStands = (
+  piece: Piece,
+  means: Means,
+  allowed: (field: Field, far: number) => boolean = () => true,
+): Nearest | null => {
   const tries = decisionsOf(piece)
     .flatMap((field) => waysOf(piece, field))
-    .filter(inLimits)
+    .filter((each) => inLimits(each) && allowed(each.field, each.far))
     .toSorted((a, b) => a.far - b.far)
     .slice(0, MOST_TRIED);
   const build = ({ field, value }: Tried) => {

@@ -43,6 +43,19 @@ describe('a preset', () => {
     }
   });
 
+  it.each([
+    [24, 0.12],
+    [48, 0.4],
+  ] as const)('at 1:%i begins, or says in one sentence that it is better made otherwise', (times, share) => {
+    const sample = PRESETS.filter((_, at) => at % 4 === 1);
+    const left = sample.flatMap(({ key, piece }) => {
+      const errors = said(begun(setOf(times, piece)), ['error']);
+      for (const error of errors) expect(error, key).toMatch(/better made otherwise/);
+      return errors.length > 0 ? [key] : [];
+    });
+    expect(left.length / sample.length).toBeLessThan(share);
+  });
+
   it('of which there is nothing to notice begins as it is', () => {
     const document = setOf(6, preset('night-stand'));
     expect(suited(document, document.pieces[0] as Piece)).toEqual({ piece: document.pieces[0], board: null });

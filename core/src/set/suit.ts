@@ -1,11 +1,12 @@
 // A piece that is begun from a preset suits the set it comes to: its scale, its boards, its cloth.
-import { type Piece, valueAt, withValueAt } from '../piece/index.ts';
+import { type Field, type Piece, valueAt, withValueAt } from '../piece/index.ts';
 import { type Board, boardsToGet, EDGED_STICKS, ROUND_STICKS, STICK_NAMES, STICKS, type StickName, thicknessOf } from '../stock/index.ts';
 import { decisionsOf } from './decisions.ts';
-import { type DerivedPiece, derive } from './derive.ts';
+import { type DerivedPiece, derive, meansOf } from './derive.ts';
 import type { SetDocument } from './document.ts';
 import { applyEdit } from './edit.ts';
 import type { Finding } from './finding.ts';
+import { nearestThatStands } from './nearest.ts';
 import { cutFrom } from './thinnerBoard.ts';
 
 /** A piece as it is best begun, and a board that the set has to get for it. */
@@ -26,19 +27,20 @@ const alone = (document: SetDocument, { piece, board }: Suited): SetDocument => 
   layouts: [],
 });
 
-/** Thicker sticks that are allowed there, the thinnest of them first, those of the same section before others. */
-const thicker = (name: StickName, only: 'edged' | 'round' | undefined): readonly StickName[] => {
+/** Thicker or thinner sticks that are allowed there, the nearest of them first, those of the same section before others. */
+const sticksLike = (name: StickName, only: 'edged' | 'round' | undefined, way: 'thicker' | 'thinner'): readonly StickName[] => {
   const { section, thickness } = STICKS[name];
   const allowed = only === 'edged' ? EDGED_STICKS : only === 'round' ? ROUND_STICKS : STICK_NAMES;
   const other = (each: StickName): number => (STICKS[each].section === section ? 0 : 1);
-  return allowed
-    .filter((each) => STICKS[each].thickness > thickness)
-    .toSorted((a, b) => STICKS[a].thickness - STICKS[b].thickness || other(a) - other(b));
+  const by = (each: StickName): number => (way === 'thicker' ? STICKS[each].thickness - thickness : thickness - STICKS[each].thickness);
+  return allowed.filter((each) => by(each) > 0).toSorted((a, b) => by(a) - by(b) || other(a) - other(b));
 };
 
-const withSticks = (piece: Piece): readonly Piece[] =>
+const withSticks = (piece: Piece, way: 'thicker' | 'thinner'): readonly Piece[] =>
   decisionsOf(piece).flatMap(({ path, kind }) =>
-    kind.kind === 'stick' ? thicker(valueAt(piece, path) as StickName, kind.only).map((stick) => withValueAt(piece, path, stick)) : [],
+    kind.kind === 'stick'
+      ? sticksLike(valueAt(piece, path) as StickName, kind.only, way).map((stick) => withValueAt(piece, path, stick))
+      : [],
   );
 
 const withLayers = (piece: Piece, one: number): readonly Piece[] =>
@@ -77,15 +79,24 @@ function* otherwise(document: SetDocument, { piece, board }: Suited, findings: r
     else if (after.boards.length > before.boards.length && got !== before.boards.at(-1)) yield { piece: after.pieces[0], board: got };
   }
   const one = thicknessOf(document.boards[0] as Board);
-  const [sticks, layers] = [withSticks(piece), withLayers(piece, one)];
+  const [sticks, layers] = [withSticks(piece, 'thicker'), withLayers(piece, one)];
   for (const each of [...sticks, ...layers, ...withFewerWords(piece)]) yield { piece: each, board };
   for (const each of sticks.flatMap((stick) => withLayers(stick, one))) yield { piece: each, board };
   if (board) return;
   const others = document.boards.slice(1).toSorted((a, b) => thicknessOf(b) - thicknessOf(a));
   for (const each of others) yield { piece: cutFrom(piece, each), board };
   for (const each of boardsToGet(document.boards)) yield { piece: cutFrom(piece, each), board: each };
-  if (findings.some(({ severity }) => severity === 'error')) for (const each of plainer(piece)) yield { piece: each, board };
+  if (!findings.some(({ severity }) => severity === 'error')) return;
+  for (const each of [...withSticks(piece, 'thinner'), ...plainer(piece)]) yield { piece: each, board };
+  // Its own size stays as it is, and what is within it moves a little.
+  const nearest = nearestThatStands(piece, meansOf(document), within);
+  if (nearest) yield { piece: nearest.piece, board };
 }
+
+/** By so much, as a logarithm, what is within a piece may be otherwise than in its preset: by a third. */
+const A_LITTLE = 0.3;
+
+const within = (field: Field, far: number): boolean => far <= A_LITTLE && !(field.kind.kind === 'size' && field.kind.drives);
 
 /** A piece as it is best begun in a set: with such of its mends, stouter sticks, layers, other boards, or fewer of its parts as leave less to notice.
  *  Shape: a set and a piece that is to come to it → the piece, the very same where nothing is wrong or nothing helps. `look` is the piece as
