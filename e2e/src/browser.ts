@@ -11,6 +11,8 @@ export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<
     userDataDir: mkdtempSync(join(tmpdir(), 'parlor-browser-')),
     args: [
       '--no-sandbox',
+      // New sets are measured and printed as is usual where the browser is at home.
+      '--lang=en-GB',
       '--disable-quic',
       '--no-first-run',
       // A page that is kept for the way back, its workers with it, has frozen the page that was gone to.

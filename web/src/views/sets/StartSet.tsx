@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type ApiError, api } from '../../state/index.ts';
 import { Button } from '../../ui/index.ts';
+import { usualThere } from './usualThere.ts';
 
 type Issue = { readonly path: string; readonly message: string };
 type Trouble = { readonly file: string; readonly issues: readonly Issue[] };
@@ -84,7 +85,10 @@ export const StartSet = () => {
     <section aria-label="Begin" className="space-y-3">
       <h2 className="text-head">Begin</h2>
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void make(NEW, { format: 'bashful-parlor-set', version: 1, name: NEW })}>
+        <Button
+          look="main"
+          onClick={() => void make(NEW, { format: 'bashful-parlor-set', version: 1, name: NEW, ...usualThere(navigator.language) })}
+        >
           <Plus size={18} />a new set
         </Button>
         <Button onClick={() => chooser.current?.click()}>
