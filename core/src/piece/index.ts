@@ -55,6 +55,7 @@ export { artFor, panelNames } from './paper/panels.ts';
 export { rolesOf, shownFields } from './rolesOf.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export { isOfOpening } from './room/opened.ts';
+export { openingFor, type WhichWall } from './room/openingFor.ts';
 export {
   asRoom,
   asShell,

@@ -42,6 +42,7 @@ export {
   boardsThere,
   fitRuleThere,
   onScreenThere,
+  openingThere,
   type PageFormat,
   pagesThere,
   pictureThere,

@@ -3,6 +3,7 @@
 import '../noEval.ts';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
+import { type OpeningForm, openingFor, type Room, type WallOpening, type WhichWall } from '@parlor/core/piece';
 import type { Bed, ReadPlot, Trial } from '@parlor/core/plot';
 import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
@@ -153,6 +154,9 @@ const work = {
   },
   /** A piece as it is best begun in a set. */
   suit: (document: SetDocument, piece: Piece): Suited => suited(document, piece),
+  /** An opening as it begins in a wall of a room, where it fits. */
+  opening: (document: SetDocument, room: Room, which: WhichWall, form: OpeningForm): WallOpening =>
+    openingFor(room, which, form, meansOf(document)),
   /** The nearest that stands to a piece that cannot be built. */
   instead: (document: SetDocument, pieceId: string): Instead | null => insteadOf(document, pieceId),
   /** The order of assembly of a piece that was derived, by its key; null when that has changed meanwhile. */

@@ -1,4 +1,5 @@
 import type { Order } from '@parlor/core/assembly';
+import type { OpeningForm, Room, WallOpening, WhichWall } from '@parlor/core/piece';
 import type { Bed } from '@parlor/core/plot';
 import type { Habit } from '@parlor/core/print';
 import type {
@@ -158,6 +159,10 @@ export const lookThere = inTurn((document: SetDocument): Promise<DerivedSet> => 
 
 /** A piece as it is best begun in a set; asked of whoever derives, for the shelf's room may be drawing a whole library. */
 export const suitThere = (document: SetDocument, piece: Piece): Promise<Suited> => workshop.ask((hand) => hand.suit(document, piece));
+
+/** An opening as it begins in a wall of a room, where it fits. */
+export const openingThere = (document: SetDocument, room: Room, which: WhichWall, form: OpeningForm): Promise<WallOpening> =>
+  workshop.ask((hand) => hand.opening(document, room, which, form));
 
 /** The nearest that stands to a piece that cannot be built. */
 export const insteadThere = (document: SetDocument, pieceId: string): Promise<Instead | null> =>

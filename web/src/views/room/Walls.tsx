@@ -10,16 +10,18 @@ import {
   newWall,
   OPENING_FORMS,
   OPENING_WORDS,
+  type OpeningForm,
   type Room,
   sideName,
   WALL_FIELDS,
   WALL_OPENING_FIELDS,
   type Wall,
+  type WhichWall,
   withValueAt,
 } from '@parlor/core/piece';
 import { shellChange } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
-import { useEdit } from '../../state/index.ts';
+import { openingThere, useEdit, useSet } from '../../state/index.ts';
 import { Button, Choice, Decision, PutThere, Rows } from '../../ui/index.ts';
 
 const FORMS = OPENING_FORMS.map((form) => ({ value: form, label: OPENING_WORDS[form] }));
@@ -38,15 +40,25 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 /** One wall: what it is, and what is in it. */
 const WallFields = ({
   wall,
+  room,
+  which,
   name,
   scale,
   onChange,
 }: {
   readonly wall: Wall;
+  /** The shell whose wall it is, by itself. */
+  readonly room: Room;
+  readonly which: WhichWall;
   readonly name: string;
   readonly scale: Scale;
   readonly onChange: (words: string, wall: Wall) => void;
 }) => {
+  const document = useSet();
+  const putIn = async (form: OpeningForm): Promise<void> => {
+    const opening = await openingThere(document, room, which, form).catch(() => newOpening(form));
+    onChange(`${OPENING_WORDS[form]} in the ${name}`, { ...wall, openings: [...wall.openings, opening] });
+  };
   return (
     <div>
       <div className="grid grid-cols-2 gap-x-6 gap-y-2 items-start mt-2">
@@ -72,15 +84,7 @@ const WallFields = ({
           scale={scale}
           most={MOST_OPENINGS}
           onChange={(words, openings) => onChange(`${words}, ${name}`, { ...wall, openings })}
-          add={
-            <PutThere
-              label="Put in"
-              options={FORMS}
-              onPut={(form) =>
-                onChange(`${OPENING_WORDS[form]} in the ${name}`, { ...wall, openings: [...wall.openings, newOpening(form)] })
-              }
-            />
-          }
+          add={<PutThere label="Put in" options={FORMS} onPut={(form) => void putIn(form)} />}
         />
       )}
       {(wall.kind === 'wall' || wall.kind === 'removable') && (
@@ -137,7 +141,15 @@ export const Walls = ({ room: whole, shell, scale, wall: side, onWall: onSide }:
           }
         />
       )}
-      <WallFields key={side} wall={wallOf(side)} name={sideName(room, side)} scale={scale} onChange={put} />
+      <WallFields
+        key={side}
+        wall={wallOf(side)}
+        room={room}
+        which={{ wall: side }}
+        name={sideName(room, side)}
+        scale={scale}
+        onChange={put}
+      />
       {Array.from({ length: dividers }, (_, index) => (
         <details key={index} className="mt-2">
           <summary className="min-h-touch flex items-center text-note underline underline-offset-4 decoration-dotted">
@@ -145,6 +157,8 @@ export const Walls = ({ room: whole, shell, scale, wall: side, onWall: onSide }:
           </summary>
           <WallFields
             wall={room.between[index] ?? newWall()}
+            room={room}
+            which={{ between: index }}
             name={`wall between rooms ${index + 1} and ${index + 2}`}
             scale={scale}
             onChange={(words, wall) =>
