@@ -1,7 +1,7 @@
-import { dollOf, dollUm, isDollSize, type Measure, realOf, type Scale, toReal, UM } from '@parlor/core/measure';
+import { dollOf, dollUm, isDollSize, type Measure, realOf, type Scale, showLength, toReal, UM } from '@parlor/core/measure';
 import { type Casework, type SizeMark, valueAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
-import { useAppSelector, useEdit, useSet } from '../../state/index.ts';
+import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
 import { Figure, type SightName, SizeField } from '../../ui/index.ts';
 import { sizeSlot } from './bayEdits.ts';
 import { Bays, DimensionLine, Panels, Standing } from './ElevationMarks.tsx';
@@ -12,8 +12,9 @@ import { useChangePiece } from './useChangePiece.ts';
 
 type Props = { readonly piece: Piece; readonly made: MadePiece; readonly scale: Scale; readonly seen: SightName };
 
-/** In rem: a pencilled size is as wide as its words and as high as its line. */
-const LEAST_ROOM = { columns: 4.7, rows: 1.9 } as const;
+/** In rem: a pencilled size is as high as its line and as wide as its words, some air at both ends. */
+const LINE = 1.9;
+const wideAs = (words: string): number => 0.62 * words.length + 1;
 
 const rem = (): number => Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16;
 
@@ -28,10 +29,13 @@ type ChainProps = {
 
 const Chain = ({ kind, stretches, sight, right, piece, scale }: ChainProps) => {
   const edit = useEdit();
+  const units = useUnits();
   const chosen = useAppSelector((state) => state.desk.bay);
+  const room = (lengthUm: number): number =>
+    rem() * (kind === 'rows' ? LINE : wideAs(`≈ ${showLength(toReal(dollUm(lengthUm), scale), units)}`));
   // Sizes that would lie on each other are left away, but never that of the chosen bay.
   const roomy = stretches.filter(
-    ({ path, from, to }) => (to - from) * sight.scale >= LEAST_ROOM[kind] * rem() || samePath(path, chosen?.slice(0, path.length) ?? null),
+    ({ path, from, to, lengthUm }) => (to - from) * sight.scale >= room(lengthUm) || samePath(path, chosen?.slice(0, path.length) ?? null),
   );
   return roomy.map(({ path, from, to, lengthUm, fixed }) => {
     const middle = (from + to) / 2;
@@ -121,7 +125,7 @@ const apartFrom = (middles: readonly (number | null)[]): readonly (number | null
   const placedAt = new Map<number, number>();
   let above = Infinity;
   for (const { y, index } of order) {
-    above = Math.min(y, above - LEAST_ROOM.rows * rem() * 0.8);
+    above = Math.min(y, above - LINE * rem() * 0.8);
     placedAt.set(index, above);
   }
   return middles.map((_, index) => placedAt.get(index) ?? null);
