@@ -24,6 +24,8 @@ const CORE = [
   'plot',
   'set',
 ];
+/** The rooms of a set, in the order of the data's way. */
+const SET = ['document', 'fit', 'findings', 'derive', 'arranging', 'plans', 'pages', 'words', 'history'];
 const SERVER = ['disk', 'store', 'shelf', 'reading', 'http', 'app'];
 const WEB = ['state', 'ui', 'views', 'app'];
 
@@ -40,6 +42,7 @@ const never = (name, from, to) => ({ name, severity: 'error', from, to });
 const forbidden = [
   never('no circle', {}, { circular: true }),
   ...layers('core/src', CORE),
+  ...layers('core/src/set', SET),
   ...layers('server/src', SERVER),
   ...layers('web/src', WEB),
   never(

@@ -7,7 +7,7 @@ import { Readable } from 'node:stream';
 import { crc32, gzipSync } from 'node:zlib';
 import { seededRandom } from '@parlor/core/kit';
 import { readSet, readSetFile } from '@parlor/core/set';
-import { mutated } from '../../core/src/set/mutate.testing.ts';
+import { mutated } from '../../core/src/set/document/mutate.testing.ts';
 import { CopyFault, readCopy, readJournal } from './disk/index.ts';
 import { root } from './fresh.testing.ts';
 import { cleanSvg } from './reading/cleanSvg.ts';

@@ -1,7 +1,45 @@
-export { type Arranged, arrangedIn, belongingTo } from './arrange.ts';
-export { boardPlans, partsById, placedOn } from './boardPlans.ts';
-export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './boards.ts';
-export { bringTogether, compareVersions, type Side, type Strand } from './bringTogether.ts';
+export { type Arranged, arrangedIn, belongingTo } from './arranging/arrange.ts';
+export { canJoin, differencesOfShells, joinRooms, type ShellDifference, takeOff } from './arranging/joinRooms.ts';
+export {
+  coverOne,
+  type DerivedCovering,
+  deriveCoverings,
+  looksOf,
+  paperName,
+  printedPapers,
+  rulerGrid,
+  sideWord,
+} from './derive/coverings.ts';
+export {
+  type DerivedPiece,
+  type DerivedSet,
+  derive,
+  type Instead,
+  insteadOf,
+  type MadePiece,
+  meansOf,
+  orderOfPiece,
+} from './derive/derive.ts';
+export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './derive/goods.ts';
+export { type PlaceAt, placeNamed, placesOf, placeWords, putAt, spotOf } from './derive/places.ts';
+export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './derive/shelves.ts';
+export { type Suited, suited } from './derive/suit.ts';
+export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document/document.ts';
+export { applyEdit, type Edit, type PieceChange } from './document/edit.ts';
+export { freshName } from './document/freshName.ts';
+export { openingMoved } from './document/moveOpening.ts';
+export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './document/readSet.ts';
+export { shellChange } from './document/shellChange.ts';
+export { strangersIn, tidied } from './document/strangers.ts';
+export type { Finding, Mend } from './findings/finding.ts';
+export { noteOf, setAside, takeUp } from './findings/setAside.ts';
+export { type Fit, fitOf, seatUnder } from './fit/fit.ts';
+export { fitRule, type RuleChange, type RuleFit } from './fit/fitRule.ts';
+export { bringTogether, compareVersions, type Side, type Strand } from './history/bringTogether.ts';
+export { type Difference, describeChange, describeDifference, differences } from './history/differences.ts';
+export { drawingsOf, type MadeUp, makeUp, pageRulesOf, pagesOf, templatePages, type Wanted } from './pages/pages.ts';
+export { boardPlans, partsById, placedOn } from './plans/boardPlans.ts';
+export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './plans/boards.ts';
 export {
   BATTING,
   type ClothCut,
@@ -12,37 +50,18 @@ export {
   cutsOfCloth,
   edgeWords,
   lyingLine,
-} from './clothPlans.ts';
-export { inWay, type MadeInWay } from './clothWays.ts';
-export { coverFindings, neighbours } from './coverFindings.ts';
-export { coverOne, type DerivedCovering, deriveCoverings, looksOf, paperName, printedPapers, rulerGrid, sideWord } from './coverings.ts';
-export { tickCut, untickCut } from './cutSheets.ts';
-export { cuttingFindings } from './cuttingFindings.ts';
-export { type DerivedPiece, type DerivedSet, derive, type Instead, insteadOf, type MadePiece, meansOf, orderOfPiece } from './derive.ts';
-export { describeFinding } from './describe.ts';
-export { goodWords } from './describeFit.ts';
-export { describeMend } from './describeMend.ts';
-export { type Difference, describeChange, describeDifference, differences } from './differences.ts';
-export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document.ts';
-export { applyEdit, type Edit, type PieceChange } from './edit.ts';
-export type { Finding, Mend } from './finding.ts';
-export { type Fit, fitOf, seatUnder } from './fit.ts';
-export { fitRule, type RuleChange, type RuleFit } from './fitRule.ts';
-export { freshName } from './freshName.ts';
-export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './goods.ts';
-export { canJoin, differencesOfShells, joinRooms, type ShellDifference, shellChange, takeOff } from './joinRooms.ts';
-export { openingMoved } from './moveOpening.ts';
-export { drawingsOf, type MadeUp, makeUp, pageRulesOf, pagesOf, templatePages, type Wanted } from './pages.ts';
-export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './paperNeeds.ts';
-export { paperPlans } from './paperPlans.ts';
-export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './pins.ts';
-export { type PlaceAt, placeNamed, placesOf, placeWords, putAt, spotOf } from './places.ts';
-export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './readSet.ts';
-export { noteOf, setAside, takeUp } from './setAside.ts';
-export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './shelves.ts';
-export { slantWords } from './slantWords.ts';
-export { type MarkedStick, type StickMark, stickMarks } from './stickMarks.ts';
-export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './stickPlans.ts';
-export { strangersIn, tidied } from './strangers.ts';
-export { type Suited, suited } from './suit.ts';
-export { type PaperHinge, paperHingesOf, templatesOf } from './templates.ts';
+} from './plans/clothPlans.ts';
+export { inWay, type MadeInWay } from './plans/clothWays.ts';
+export { coverFindings, neighbours } from './plans/coverFindings.ts';
+export { tickCut, untickCut } from './plans/cutSheets.ts';
+export { cuttingFindings } from './plans/cuttingFindings.ts';
+export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './plans/paperNeeds.ts';
+export { paperPlans } from './plans/paperPlans.ts';
+export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './plans/pins.ts';
+export { slantWords } from './plans/slantWords.ts';
+export { type MarkedStick, type StickMark, stickMarks } from './plans/stickMarks.ts';
+export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './plans/stickPlans.ts';
+export { type PaperHinge, paperHingesOf, templatesOf } from './plans/templates.ts';
+export { describeFinding } from './words/describe.ts';
+export { goodWords } from './words/describeFit.ts';
+export { describeMend } from './words/describeMend.ts';
