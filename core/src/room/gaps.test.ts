@@ -1,40 +1,13 @@
 // Distances between things, against boxes whose places were chosen: what is typed is what a rule between them reads.
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Assembly, Box } from '../assembly/index.ts';
-import { dollUm, scaleFromRatio, UM } from '../measure/index.ts';
-import { buildPiece, fromPreset, type Means, newWall, type Piece, PRESETS, type Room } from '../piece/index.ts';
-import { boardOf } from '../piece/randomDecisions.testing.ts';
-import { evenRows, gapsOf, type Placed, type RoomSpace, type Standing, spaceOf, standAt, withGap } from './index.ts';
+import type { Box } from '../assembly/index.ts';
+import { UM } from '../measure/index.ts';
+import { put as at, built, mm, preset, roomOf } from './arranged.testing.ts';
+import { evenRows, gapsOf, type Placed, type RoomSpace, type Standing, standAt, withGap } from './index.ts';
 
-const ONE = scaleFromRatio(6);
-const means: Means = { scale: ONE, body: ONE, boards: [boardOf(4_800)] };
-const mm = (value: number) => ({ doll: dollUm(value * UM.mm) });
-const built = (piece: Piece): Assembly => {
-  const made = buildPiece(piece, means);
-  if (!made.ok) throw new Error(JSON.stringify(made.error));
-  return made.value.assembly;
-};
-const preset = (key: string, over: object): Piece =>
-  ({ ...fromPreset(PRESETS.find((each) => each.key === key) as (typeof PRESETS)[number], key, 1), ...over }) as Piece;
-
-const OPEN = newWall({ kind: 'open' });
-const room = preset('three-walls', {
-  width: mm(500),
-  depth: mm(400),
-  height: mm(300),
-  skirting: mm(0),
-  walls: [newWall(), newWall(), OPEN, newWall()],
-}) as Room;
-const space = spaceOf(room, built(room), means) as RoomSpace;
+const { space } = roomOf(500, 400);
 const box = built(preset('box', { width: mm(60), height: mm(60), depth: mm(40) }));
-const at = (piece: string, x: number, z: number, up = 0, turn = 0): Placed => ({
-  piece,
-  x: dollUm(x * UM.mm),
-  z: dollUm(z * UM.mm),
-  up: dollUm(up * UM.mm),
-  turn,
-});
 const stand = (placed: Placed): Standing => standAt(box, placed, space);
 const gaps = (standing: readonly Standing[], piece: string) =>
   Object.fromEntries(gapsOf(space, standing, piece).map(({ way, gap, to }) => [way, [gap / UM.mm, to]]));

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Assembly, findInterference, type Part } from '../assembly/index.ts';
 import { bodyOf, dollSchema } from '../doll/index.ts';
-import { dollUm, scaleFromRatio, UM } from '../measure/index.ts';
-import { buildPiece, fromPreset, type Means, newWall, type Piece, PRESETS, type Room } from '../piece/index.ts';
+import { dollUm, UM } from '../measure/index.ts';
+import { newWall, type Room } from '../piece/index.ts';
 import { openKernel, solidOf } from '../piece/kernel.testing.ts';
-import { boardOf } from '../piece/randomDecisions.testing.ts';
+import { built, mm, OPEN, preset, put, roomOf } from './arranged.testing.ts';
 import {
   footprintOf,
   freePlace,
@@ -14,52 +14,10 @@ import {
   type Placed,
   type RoomSpace,
   snapped,
-  spaceOf,
   standAt,
   storedOf,
   wayThrough,
 } from './index.ts';
-
-const ONE = scaleFromRatio(6);
-const means: Means = { scale: ONE, body: ONE, boards: [boardOf(4_800)] };
-const mm = (value: number) => ({ doll: dollUm(value * UM.mm) });
-
-const built = (piece: Piece): Assembly => {
-  const made = buildPiece(piece, means);
-  if (!made.ok) throw new Error(JSON.stringify(made.error));
-  return made.value.assembly;
-};
-const preset = (key: string, over: object = {}): Piece => {
-  const found = PRESETS.find((each) => each.key === key);
-  if (!found) throw new Error(key);
-  return { ...fromPreset(found, key, 1), ...over } as Piece;
-};
-
-const OPEN = newWall({ kind: 'open' });
-const roomOf = (
-  width: number,
-  depth: number,
-  over: object = {},
-): { readonly room: Room; readonly assembly: Assembly; readonly space: RoomSpace } => {
-  const room = preset('three-walls', {
-    width: mm(width),
-    depth: mm(depth),
-    height: mm(300),
-    skirting: mm(0),
-    walls: [newWall(), newWall(), OPEN, newWall()],
-    ...over,
-  }) as Room;
-  const assembly = built(room);
-  return { room, assembly, space: spaceOf(room, assembly, means) as RoomSpace };
-};
-
-const put = (piece: string, x: number, z: number, up = 0, turn = 0): Placed => ({
-  piece,
-  x: dollUm(x * UM.mm),
-  z: dollUm(z * UM.mm),
-  up: dollUm(up * UM.mm),
-  turn,
-});
 
 const { space } = roomOf(500, 400);
 const box = built(preset('box', { width: mm(100), height: mm(60), depth: mm(50) }));
