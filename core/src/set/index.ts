@@ -32,7 +32,7 @@ export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from '.
 export { shellChange } from './document/shellChange.ts';
 export { strangersIn, tidied } from './document/strangers.ts';
 export type { Finding, Mend } from './findings/finding.ts';
-export { noteOf, setAside, takeUp } from './findings/setAside.ts';
+export { isOfUse, noteOf, onlySeen, setAside, takeUp, whyAside } from './findings/setAside.ts';
 export { type Fit, fitOf, seatUnder } from './fit/fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fit/fitRule.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './history/bringTogether.ts';

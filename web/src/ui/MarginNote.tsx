@@ -11,10 +11,12 @@ type Props = {
   readonly of?: string | undefined;
   /** Sets the judgement aside, where that can be done. */
   readonly onAside?: (() => void) | undefined;
+  /** Says that the thing is only looked at, where it was judged by how it is used. */
+  readonly onSeen?: (() => void) | undefined;
 };
 
 /** A finding beside the thing it concerns: what is wrong, why and how much, and the mend underlined. */
-export const MarginNote = ({ finding, of, onAside }: Props) => {
+export const MarginNote = ({ finding, of, onAside, onSeen }: Props) => {
   const units = useUnits();
   const edit = useEdit();
   const { title, reason } = describeFinding(finding, units);
@@ -46,6 +48,15 @@ export const MarginNote = ({ finding, of, onAside }: Props) => {
           onClick={onAside}
         >
           not for this one
+        </button>
+      )}
+      {onSeen && (
+        <button
+          type="button"
+          className="block min-h-touch -my-1 text-small text-graphite text-left underline underline-offset-4 decoration-dotted hover:text-ink"
+          onClick={onSeen}
+        >
+          it is only looked at, never used
         </button>
       )}
     </li>

@@ -11,7 +11,7 @@ export { CornerHelp, GapHelp, GrainHelp, HoldHelp, MarginHelp, ThicknessHelp } f
 export { InkChoice } from './InkChoice.tsx';
 export { Keys } from './Keys.tsx';
 export { LookSwatch } from './LookSwatch.tsx';
-export { MarginNotes, notesOf } from './MarginNotes.tsx';
+export { MarginNotes } from './MarginNotes.tsx';
 export { Marks } from './Marks.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { paintedMarks } from './markCanvas.ts';
@@ -19,6 +19,7 @@ export { mm } from './mm.ts';
 export type { Drape, Foretaste } from './modelScene.ts';
 export { NoModel } from './NoModel.tsx';
 export { NumberField } from './NumberField.tsx';
+export { notesOf } from './noted.ts';
 export { Patience, useLong } from './Patience.tsx';
 export { Picker } from './Picker.tsx';
 export { canDrawModel, PieceModel } from './PieceModel.tsx';

@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../../piece/index.ts';
-import { applyEdit, derive, type Finding, noteOf, type Piece, readSet, type SetDocument, setAside, takeUp } from '../index.ts';
+import {
+  applyEdit,
+  derive,
+  type Finding,
+  isOfUse,
+  noteOf,
+  onlySeen,
+  type Piece,
+  readSet,
+  type SetDocument,
+  setAside,
+  takeUp,
+  whyAside,
+} from '../index.ts';
 
 const setWith = (piece: object): SetDocument => {
   const read = readSet({ format: 'bashful-parlor-set', version: 1, doll: { scale: { by: 'ratio', ratio: 6 } }, pieces: [piece] });
@@ -35,6 +48,27 @@ describe('a judgement that is set aside', () => {
     expect(noteOf(first)).toMatch(/^does-not-suit \w/);
     const kept = applyEdit(document, setAside(document.pieces[0] as Piece, first, '')).document;
     expect(only(kept).findings.filter(({ code }) => code === 'does-not-suit')).toHaveLength(unsuited.length - 1);
+  });
+
+  it('is all that is judged of use where a thing is only looked at, what comes later too; and counts again all together', () => {
+    const document = setWith({ ...preset('dining-table'), height: '1300 mm' });
+    const piece = document.pieces[0] as Piece;
+    const seen = applyEdit(document, onlySeen(piece)).document;
+    expect(codes(only(seen).findings)).not.toContain('does-not-suit');
+    const [set] = only(seen).aside as readonly [Finding];
+    expect(isOfUse(set)).toBe(true);
+    expect(whyAside(seen.pieces[0] as Piece, set)).toBe('it is only looked at');
+    // Another height, other judgements, and none counts either.
+    const other = { ...seen, pieces: [{ ...(seen.pieces[0] as Piece), height: 1_150_000 }] } as unknown as SetDocument;
+    expect(codes(only(other).findings)).not.toContain('does-not-suit');
+    expect(codes(only({ ...other, pieces: [{ ...other.pieces[0], aside: [] }] } as unknown as SetDocument).findings)).toContain(
+      'does-not-suit',
+    );
+    const again = applyEdit(seen, takeUp(seen.pieces[0] as Piece, set)).document;
+    expect(codes(only(again).findings)).toContain('does-not-suit');
+    // What is not of use counts all the same.
+    const tall = setWith({ ...preset('bookcase'), aside: [{ note: 'use' }] });
+    expect(codes(only(tall).findings)).toContain('tips-over');
   });
 
   it('is never what cannot be built or cut', () => {
