@@ -1,9 +1,10 @@
 // µm on paper. A piece of a sewing pattern at true size: where it is cut, where it is sewn and folded, notches, the opening, the grain, what is cut of it.
 import { type ClothPiece, cutLineOf, edgeOfSides, edgePoints, type Opening, pointAlong } from '../cloth/index.ts';
 import { bounds, type Point, type Ring } from '../shape/index.ts';
+import { placerFor, wordsWithin } from './labels.ts';
 import { fitText, textWidth } from './letterWidths.ts';
 import { NAME_ROOM, nameBelow, widthWithName } from './nameBelow.ts';
-import { type Drawing, line, type Mark } from './page.ts';
+import { type Drawing, line, type Mark, textBox } from './page.ts';
 
 /** A piece of a pattern with what is written on it. */
 export type ClothSheet = {
@@ -104,23 +105,13 @@ const grainMarks = ({ line: ring, anyWay, role }: ClothPiece): readonly Mark[] =
 
 const WORD = 3_000;
 
-const wordMarks = ({ tag, name, words, piece }: ClothSheet): readonly Mark[] => {
-  const { x0, y0, x1, y1 } = bounds(piece.line);
-  const [width, height] = [x1 - x0, y1 - y0];
-  const lines = [`${tag}  ${name}`, ...words];
-  const room = width * 0.6;
-  const size = Math.min(WORD, room / Math.max(...lines.map((each) => textWidth(each, 1))), (height * 0.7) / (lines.length * 1.3));
-  if (size < 1_100) return [];
-  return lines.map(
-    (text, index): Mark => ({
-      kind: 'text',
-      text,
-      at: [x0 + width * 0.42, (y0 + y1) / 2 + (lines.length / 2 - index - 0.5) * size * 1.3],
-      size: index === 0 ? size * 1.1 : size,
-      anchor: 'middle',
-      angle: 0,
-    }),
-  );
+/** What is written on a piece: all of it where it fits among what is drawn there, else its tag and name, else its tag. All of it stands below, too. */
+const wordMarks = ({ tag, name, words, piece }: ClothSheet, drawn: readonly Mark[]): readonly Mark[] => {
+  const placer = placerFor(drawn.flatMap((mark) => (mark.kind === 'line' ? [{ points: mark.points, closed: mark.closed }] : [])));
+  for (const mark of drawn) if (mark.kind === 'text') placer.take(textBox(mark));
+  const title = { text: `${tag}  ${name}`, size: WORD * 1.1 };
+  const all = [title, ...words.map((text) => ({ text, size: WORD }))];
+  return wordsWithin(placer, { outline: piece.line, holes: [] }, [all, [title], [{ text: tag, size: WORD * 1.1 }]]) ?? [];
 };
 
 const movedMark = (mark: Mark, dx: number, dy: number): Mark => {
@@ -132,7 +123,7 @@ const movedMark = (mark: Mark, dx: number, dy: number): Mark => {
 /** The marks of a piece in its own places, without its name below: what a page and a screen draw alike. */
 export const clothMarks = (sheet: ClothSheet): readonly Mark[] => {
   const { piece, openings } = sheet;
-  return [
+  const drawn = [
     line('cut', cutLineOf(piece), true),
     ...workedLines(piece),
     ...piece.folds.map((fold) => line('fold', [...fold])),
@@ -140,8 +131,8 @@ export const clothMarks = (sheet: ClothSheet): readonly Mark[] => {
     ...notches(piece),
     ...openMarks(piece, openings),
     ...grainMarks(piece),
-    ...wordMarks(sheet),
   ];
+  return [...drawn, ...wordMarks(sheet, drawn)];
 };
 
 /** Draws a piece of a pattern as it is printed.
