@@ -231,9 +231,9 @@ describe('sticks', () => {
   it('say how few could do, and may be longer or joined where they are too short', async () => {
     await h.go('/sets/night-ferry-hall/cutting');
     await h.reads('[data-stick="square dowel, 10 mm"]', /Longer than a stick: 4E post/);
-    await h.type('square dowel, 10 mm, one is', '91.5 cm');
+    await h.type('square dowel, 1 cm, one is', '91.5 cm');
     await h.reads('[data-stick="square dowel, 10 mm"]', /(\d+) of 91.5 cm; \1 is the least possible/);
-    await h.press('Undo: the length of square dowel, 10 mm');
+    await h.press('Undo: the length of square dowel, 1 cm');
     await h.reads('[data-stick="square dowel, 10 mm"]', /Longer than a stick/);
   });
 });

@@ -154,7 +154,7 @@ describe('what follows from them', () => {
     await h.go('/sets/night-ferry-hall/pieces/piece-17');
     await h.reads('[data-testid="parts"]', /leg.*ends at .*° and .*°/s);
     await h.go('/sets/night-ferry-hall/cutting');
-    await h.reads('[data-testid="sticks"], main', /square dowel, 5 mm/);
+    await h.reads('[data-testid="sticks"], main', /square dowel, 0\.5 cm/);
     await h.go('/sets/night-ferry-hall/printing?find=17A');
     await h.reads('main', /17A/);
   });

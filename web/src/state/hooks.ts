@@ -1,13 +1,13 @@
 import type { Order } from '@parlor/core/assembly';
 import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
-import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, GoodPaper, Instead, SetDocument } from '@parlor/core/set';
+import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, GoodPaper, SetDocument } from '@parlor/core/set';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { strokeNow } from './stroke.ts';
 import type { NeedsReply } from './worker.ts';
-import { coverThere, goodPaperThere, insteadThere, lookThere, needsThere, orderThere } from './workshop.ts';
+import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from './workshop.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -56,7 +56,7 @@ export const useOrder = (key: string | undefined): Order | null => {
 };
 
 /** An answer about the open document; the last one stays until the next has come. */
-const useAnswer = <T>(ask: (document: SetDocument) => Promise<T>): T | null => {
+export const useAnswer = <T>(ask: (document: SetDocument) => Promise<T>): T | null => {
   const document = useSet();
   const [answer, setAnswer] = useState<T | null>(null);
   useEffect(() => {
@@ -79,12 +79,6 @@ export const useCovering = (piece: DerivedPiece | undefined): DerivedCovering | 
   const ask = useCallback(async (document: SetDocument) => (pieceId === undefined ? null : coverThere(document, pieceId)), [pieceId]);
   const answer = useAnswer(ask);
   return answer && answer.from === piece?.key ? answer : null;
-};
-
-/** The nearest that stands to a piece that cannot be built; null until it is known, and where no single decision helps. */
-export const useInstead = (pieceId: string): Instead | null => {
-  const ask = useCallback((document: SetDocument) => insteadThere(document, pieceId), [pieceId]);
-  return useAnswer(ask);
 };
 
 /** What all coverings of the open set need; null until it is known. */

@@ -16,11 +16,11 @@ export { nextPiece, useBegin } from './begin.ts';
 export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export {
+  useAnswer,
   useCovering,
   useDerivedPiece,
   useEdit,
   useGoodPaper,
-  useInstead,
   useLook,
   useNeeds,
   useOrder,
@@ -41,6 +41,7 @@ export {
   boardPagesThere,
   boardsThere,
   fitRuleThere,
+  insteadThere,
   onScreenThere,
   openingThere,
   type PageFormat,

@@ -138,7 +138,7 @@ export const SizeField = ({
         pencil
           ? 'text-lead text-center px-1 field-sizing-content min-w-16 text-graphite hover:text-ink hover:bg-oat/70'
           : 'text-pencil w-full border-b-2 border-dotted border-tab rounded-b-none hover:border-moss px-0.5',
-        beside !== undefined && 'pr-14',
+        beside ? 'pr-14' : null,
         error !== null && 'text-rose border-rose',
       )}
     />
@@ -170,7 +170,7 @@ export const SizeField = ({
         </label>
         {help}
       </div>
-      <div className="relative">
+      <div className={beside ? 'relative' : undefined}>
         {input}
         {beside}
       </div>

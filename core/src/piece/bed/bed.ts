@@ -4,7 +4,7 @@ import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM 
 import { TOP_EDGES, type TopEdge } from '../../shape/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
-import { GRIPS, type Grip } from '../kit/drawer.ts';
+import { GRIPS, type Grip } from '../kit/grips.ts';
 
 export const BED_ROLES = ['frame', 'head', 'base', 'drawer'] as const;
 export type BedRole = (typeof BED_ROLES)[number];

@@ -2,11 +2,9 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
+import type { Grip } from './grips.ts';
 import type { Sheeting } from './means.ts';
 import { layered, panel, roundIn, type Space, sectionOf, stickIn } from './panels.ts';
-
-export const GRIPS = ['none', 'knob', 'bar'] as const;
-export type Grip = (typeof GRIPS)[number];
 
 /** A grip on a front: a knob of two discs, or a bar of board, round a point where a hand takes hold of it. */
 export const gripOn = (

@@ -3,7 +3,7 @@ import { textField } from '../../kit/index.ts';
 import type { Measure } from '../../measure/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
-import { GRIPS, type Grip } from '../kit/drawer.ts';
+import { GRIPS, type Grip } from '../kit/grips.ts';
 import { anyStick, base, edgedStick, mm, side, some } from '../kit/sizes.ts';
 
 export const SEAT_ROLES = ['seat', 'carcass', 'back', 'tray'] as const;

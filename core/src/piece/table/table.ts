@@ -3,7 +3,7 @@ import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
 import { type Piecelike, pieceFields } from '../kit/base.ts';
-import { GRIPS, type Grip } from '../kit/drawer.ts';
+import { GRIPS, type Grip } from '../kit/grips.ts';
 
 export const TABLE_ROLES = ['top', 'apron', 'leg', 'drawer'] as const;
 export type TableRole = (typeof TABLE_ROLES)[number];

@@ -1,12 +1,14 @@
 import type { Scale } from '@parlor/core/measure';
-import { describeMend, type Piece } from '@parlor/core/set';
-import { useEdit, useInstead, useUnits } from '../../state/index.ts';
+import { describeMend, type Piece, type SetDocument } from '@parlor/core/set';
+import { useCallback } from 'react';
+import { insteadThere, useAnswer, useEdit, useUnits } from '../../state/index.ts';
 import { Button, type SightName } from '../../ui/index.ts';
 import { Elevation } from './Elevation.tsx';
 
 /** What cannot be built as it was typed, drawn as the nearest that can: pale, to look at only, with what would be otherwise. */
 export const Instead = ({ piece, scale, seen }: { readonly piece: Piece; readonly scale: Scale; readonly seen: SightName }) => {
-  const instead = useInstead(piece.id);
+  const ask = useCallback((document: SetDocument) => insteadThere(document, piece.id), [piece.id]);
+  const instead = useAnswer(ask);
   const units = useUnits();
   const edit = useEdit();
   if (!instead) return <p className="font-hand text-graphite p-8">It cannot be drawn as it is; see the note on the right.</p>;
