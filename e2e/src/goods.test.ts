@@ -79,6 +79,8 @@ describe('a carton', () => {
     await h.go('/sets/harbour-post-office/goods/piece-20');
     await h.press('small good');
     await h.choose('[data-preset="carton"]');
+    // What was open before has a fold player too: the carton is there once its own panels are.
+    await h.see('svg [data-panel="tuck above"]');
     await h.see('canvas[data-testid="folding"][data-share="1.00"]');
   });
 
