@@ -1,7 +1,17 @@
 import { type Part, slantsOf } from '@parlor/core/assembly';
-import { type BoardLayout, type DerivedSet, describeFinding, type Finding, type SetDocument } from '@parlor/core/set';
+import {
+  type BoardLayout,
+  type DerivedPiece,
+  type DerivedSet,
+  describeFinding,
+  type Finding,
+  type Flat,
+  findingsThere,
+  type SetDocument,
+  type Taking,
+  takingsOf,
+} from '@parlor/core/set';
 import type { Point, Region } from '@parlor/core/shape';
-import { type Flat, flatsOf } from './flats.ts';
 
 const pair = ([x, y]: Point): number[] => [x, y];
 
@@ -32,15 +42,22 @@ const flatJson = ({ kind, tag, name, of, count, outlines, folds, tabs }: Flat) =
   tabs: tabs.map((tab) => tab.map(pair)),
 });
 
-const pieceJson = (flats: readonly Flat[], { id, name, made }: DerivedSet['pieces'][number]) => ({
-  id,
-  name,
-  flats: flats.map(flatJson),
-  takes: (made?.extras ?? []).map(({ what, length, count, wide, grams }) => ({
-    ...{ what, count, lengthUm: Math.round(length) },
+const takingJson = (taking: Taking) => {
+  const { kind, name: what, count } = taking;
+  if (kind !== 'besides') return { kind: kind === 'flat' ? taking.flat.kind : kind, tag: taking.tag, what, count };
+  const { length, wide, grams } = taking.extra;
+  return {
+    ...{ kind, what, count, lengthUm: Math.round(length) },
     ...(wide === undefined ? {} : { widthUm: Math.round(wide) }),
     ...(grams === undefined ? {} : { grams }),
-  })),
+  };
+};
+
+const pieceJson = (takings: readonly Taking[], { id, name, made }: DerivedPiece) => ({
+  id,
+  name,
+  flats: takings.flatMap((taking) => (taking.kind === 'flat' ? [flatJson(taking.flat)] : [])),
+  takes: takings.map(takingJson),
   parts: (made?.assembly.parts ?? []).map((part, index) => ({
     id: part.id,
     tag: made?.tags[index] ?? '',
@@ -79,11 +96,11 @@ const sheetsJson = (layouts: readonly BoardLayout[]) =>
 
 /** The derived set as data for other programs; its shape is written down in docs/project-format.md. */
 export const derivedJson = (document: SetDocument, derived: DerivedSet, layouts: readonly BoardLayout[]) => ({
-  pieces: derived.pieces.map((piece) => pieceJson(flatsOf(document, derived, piece), piece)),
+  pieces: derived.pieces.map((piece) => pieceJson(takingsOf(document, derived, piece), piece)),
   sheets: sheetsJson(layouts),
   bounds: Object.fromEntries(layouts.map(({ board, layout }) => [board, layout.least])),
   findings: derived.pieces
-    .flatMap(({ findings }) => findings)
+    .flatMap((piece) => findingsThere(document, derived, piece))
     .map((finding) => {
       const { title, reason } = describeFinding(finding, document.units);
       return {

@@ -166,8 +166,8 @@ describe('cloth at hand', () => {
 describe('an odd thing', () => {
   it('says what is cut, what it takes, and what from the house could stand in', async () => {
     await h.go('/sets/harbour-post-office/goods/piece-32');
-    await h.reads('[data-testid="cuts"]', /foot of the lamp: ∅/);
-    await h.reads('[data-testid="cuts"]', /stem: 64\.5 mm of round dowel/);
+    await h.reads('[data-testid="takes"]', /foot of the lamp: ∅/);
+    await h.reads('[data-testid="takes"]', /stem: 64\.5 mm of round dowel/);
     await h.reads('[data-testid="takes"]', /1 small battery light/);
     await h.reads('[data-for="its shade"]', /cap of a glue stick|coffee capsule|medicine cup/);
     await h.see('canvas[data-testid="folding"]');
@@ -175,9 +175,9 @@ describe('an odd thing', () => {
 
   it('found, it is not cut any more; undone, it is', async () => {
     await page.locator('::-p-xpath(//label[contains(., "it was found")])').click();
-    await wait(() => document.querySelector('[data-testid="cuts"]') === null);
+    await wait(() => document.querySelector('[data-testid="takes"]') === null);
     await undo();
-    await h.see('[data-testid="cuts"]');
+    await h.see('[data-testid="takes"]');
   });
 
   it('too tall for its table it is noticed, and mended', async () => {

@@ -141,9 +141,9 @@ describe('a carton', () => {
   });
 
   it('in any number takes pages by its paper, and says so', async () => {
-    await h.reads('[data-testid="takes"]', /1 page of card, 200 g\/m², for 1 net/);
+    await h.reads('[data-testid="pages-taken"]', /1 page of card, 200 g\/m², for 1 net/);
     await h.press('How many: one more');
-    await h.reads('[data-testid="takes"]', /for 2 nets/);
+    await h.reads('[data-testid="pages-taken"]', /for 2 nets/);
   });
 });
 
@@ -163,11 +163,11 @@ describe('a shelf', () => {
     await h.reads('[data-shelf="1"]', /34 × Paperbacks, shelf 1/);
     await page.$eval('[data-shelf="1"] a', (each) => (each as HTMLElement).click());
     await h.reads('[data-testid="verdict"]', /^140.5? mm|^140.\d+ mm/);
-    await h.reads('[data-testid="takes"]', /pages of plain paper, 80 g\/m², for 68 nets/);
+    await h.reads('[data-testid="pages-taken"]', /pages of plain paper, 80 g\/m², for 68 nets/);
   });
 
   it('leads to its pages, which show its nets', async () => {
-    await page.$eval('[data-testid="takes"] a', (each) => (each as HTMLElement).click());
+    await page.$eval('[data-testid="pages-taken"] a', (each) => (each as HTMLElement).click());
     await h.see('[data-testid="page-count"]');
     expect(page.url()).toMatch(/printing\?print=coverings&find=\d+-1$/);
     await h.reads('main', /page \d+.*\d+-1/);

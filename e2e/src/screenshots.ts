@@ -39,7 +39,7 @@ const SHOTS = [
     path: '/sets/harbour-post-office/goods/piece-23',
     ready: 'canvas[data-testid="folding"]',
     touch: '::-p-xpath(//button[contains(., "all where they stand")])',
-    after: '[data-testid="takes"] li',
+    after: '[data-testid="pages-taken"] li',
   },
   {
     name: 'cloth',

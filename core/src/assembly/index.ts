@@ -27,5 +27,5 @@ export {
   standsOut as standsOutOf,
   upperOf,
 } from './part.ts';
-export { JOINTS, type Joints, type Spliced, spliced } from './splice.ts';
+export { JOINTS, type Joints, type OpenJoint, type Spliced, spliced } from './splice.ts';
 export type { Contact, FaceName } from './touching.ts';

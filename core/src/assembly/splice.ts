@@ -27,6 +27,9 @@ import { type Assembly, boxOf, isSquare, type Part, upperOf } from './part.ts';
 import { type FitsBoard, type Joint, linesOn, openingsOf, type Plan, planOf, side } from './splicePlan.ts';
 import type { Contact } from './touching.ts';
 
+/** A joint that nothing on the part hides: its two ends on the face that shows, and which way that looks. */
+export type OpenJoint = { readonly from: Vec3; readonly to: Vec3; readonly looks: Vec3 };
+
 /** A part that was joined: the ids of its pieces and of the strips behind its joints, and what hides each joint. */
 export type Spliced = {
   readonly part: string;
@@ -35,7 +38,7 @@ export type Spliced = {
   readonly strips: readonly string[];
   /** Names of the parts that stand on a joint and hide it; a joint that nothing hides is to be covered by a trim. */
   readonly behind: readonly string[];
-  readonly open: number;
+  readonly open: readonly OpenJoint[];
   /** It lies on the ground, and what holds it is a whole second layer under all that stands there. */
   readonly layered: boolean;
 };
@@ -196,6 +199,14 @@ const stripsFor = (
   return lengthOf(other) > 1.25 * lengthOf(one) ? other : one;
 };
 
+/** A joint on the face where no strip lies, from end to end. */
+const shown = (part: Part, { axis, at, from, to }: Joint, strips: readonly Part[]): OpenJoint => {
+  const up = normalOf(part.pose);
+  const isBehind = !strips.some(({ pose }) => dot(up, add(pose.origin, scaled(part.pose.origin, -1))) > 0);
+  const end = (along: number): Vec3 => toSpace(part.pose, axis === 0 ? [at, along] : [along, at], isBehind ? part.thickness : 0);
+  return { from: end(from), to: end(to), looks: isBehind ? up : scaled(up, -1) };
+};
+
 /** The axes across which a part may be cut so that its joints run as they were told to. What lies has neither. */
 const axesFor = ({ pose }: Part, joints: Joints): readonly (0 | 1)[] => {
   if (joints === 'best' || Math.abs(normalOf(pose)[1]) > 0.7) return [0, 1];
@@ -315,7 +326,7 @@ export const spliced = (
       pieces: pieces.map(({ id }) => id),
       strips: strips.map(({ id }) => id),
       behind: [...new Set(plan.joints.flatMap(({ behind }) => behind ?? []))],
-      open: plan.joints.filter(({ behind }) => behind === null).length,
+      open: plan.joints.filter(({ behind }) => behind === null).map((joint) => shown(part, joint, strips)),
       layered: lies,
     });
   }

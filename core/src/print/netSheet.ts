@@ -24,6 +24,7 @@ import { type Drawing, LINE_HEIGHT, line, type Mark } from './page.ts';
 import { type PanelFrame, panelAcross, panelsOf } from './panels.ts';
 import { artMarks } from './paperSheet.ts';
 import { moved } from './place.ts';
+import { tabMarks } from './tabMarks.ts';
 
 /** What is printed on a panel, in colours and doll sizes. */
 export type PanelLook = {
@@ -231,25 +232,6 @@ const facesIn = ({ rings }: PanelFrame): readonly Ring[] => {
   return rings.filter((ring) => Math.sign(signedArea(ring as Ring)) === way) as readonly Ring[];
 };
 
-/** Where glue goes: a hatch on each tab, and the number in which it is glued. */
-const tabMarks = ({ tabs }: Net): readonly Mark[] =>
-  tabs.flatMap(({ outline }, index): readonly Mark[] => {
-    const [a, b, c, d] = outline as unknown as readonly [Point, Point, Point, Point];
-    const middle: Point = [(a[0] + b[0] + c[0] + d[0]) / 4, (a[1] + b[1] + c[1] + d[1]) / 4];
-    const deep = Math.abs((d[0] - a[0]) * (b[1] - a[1]) - (d[1] - a[1]) * (b[0] - a[0])) / Math.hypot(d[0] - a[0], d[1] - a[1]);
-    const size = Math.min(2_000, deep * 0.6);
-    const zigzag = [0.15, 0.3, 0.45, 0.6, 0.75, 0.9].map((share, step): Point => {
-      const [from, to] = step % 2 === 0 ? ([a, d] as const) : ([b, c] as const);
-      return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
-    });
-    return [
-      line('glue', zigzag),
-      ...(size < 1_100
-        ? []
-        : [{ kind: 'text', text: String(index + 1), at: [middle[0], middle[1] - size * 0.35], size, anchor: 'middle', angle: 0 } as const]),
-    ];
-  });
-
 const foldMarks = ({ hinges, tabs }: Net): readonly Mark[] => [
   ...hinges.flatMap(({ from, to, angle, how }) =>
     how === 'rolled' || how === 'plain' ? [] : [line(how === 'valley' || angle < 0 ? 'valley' : 'fold', [from, to])],
@@ -283,7 +265,7 @@ export const drawNet = (sheet: NetSheet): Drawing => {
     ...cut.flatMap(({ outline, holes }) => [outline, ...holes]).map((ring) => line('cut', ring, true)),
     ...foldMarks(net),
     ...sheet.tears.map((ends) => line('valley', ends)),
-    ...tabMarks(net),
+    ...tabMarks(net, cut),
   ];
   const printed = new Set(
     looks

@@ -1,5 +1,6 @@
 export { type Arranged, arrangedIn, belongingTo } from './arranging/arrange.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, takeOff } from './arranging/joinRooms.ts';
+export { findingsThere } from './arranging/jointsThere.ts';
 export {
   coverOne,
   type DerivedCovering,
@@ -55,12 +56,14 @@ export { inWay, type MadeInWay } from './plans/clothWays.ts';
 export { coverFindings, neighbours } from './plans/coverFindings.ts';
 export { tickCut, untickCut } from './plans/cutSheets.ts';
 export { cuttingFindings } from './plans/cuttingFindings.ts';
+export type { Flat } from './plans/flats.ts';
 export { type LaidPaper, type PaperNeed, paperNeeds, type Seam, seamsOf } from './plans/paperNeeds.ts';
 export { paperPlans } from './plans/paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './plans/pins.ts';
 export { slantWords } from './plans/slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './plans/stickMarks.ts';
 export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './plans/stickPlans.ts';
+export { type Taking, takingsOf } from './plans/takings.ts';
 export { type PaperHinge, paperHingesOf, templatesOf } from './plans/templates.ts';
 export { describeFinding } from './words/describe.ts';
 export { goodWords } from './words/describeFit.ts';

@@ -2,14 +2,18 @@
 import { describe, expect, it } from 'vitest';
 import type { Part } from '../../assembly/index.ts';
 import { PRESETS } from '../../piece/index.ts';
-import { derive, type MadePiece, readSet } from '../index.ts';
+import { type DerivedPiece, type DerivedSet, derive, type MadePiece, readSet, type SetDocument, type Taking, takingsOf } from '../index.ts';
 
-const madeOf = (piece: unknown): MadePiece => {
+const setOf = (piece: unknown): { readonly document: SetDocument; readonly derived: DerivedSet; readonly first: DerivedPiece } => {
   const read = readSet({ format: 'bashful-parlor-set', version: 1, pieces: [piece] });
-  const made = read.ok ? derive(read.value).pieces[0]?.made : undefined;
-  if (!made) throw new Error(JSON.stringify(piece).slice(0, 200));
-  return made;
+  if (!read.ok) throw new Error(JSON.stringify(piece).slice(0, 200));
+  const derived = derive(read.value);
+  const [first] = derived.pieces;
+  if (!first?.made) throw new Error(JSON.stringify(piece).slice(0, 200));
+  return { document: read.value, derived, first };
 };
+
+const madeOf = (piece: unknown): MadePiece => setOf(piece).first.made as MadePiece;
 
 /** Bodies that stand for what is folded, sewn, modelled or found, and are cut from nothing themselves. */
 const isBody = ({ stuff, stock }: Part): boolean => stuff === 'found' && /^(folded paper|cloth|paper|found thing)$/.test(stock);
@@ -48,6 +52,26 @@ describe('what a thing takes', () => {
         expect(length > 0 || grams !== undefined || count > 0, `${key} ${what}`).toBe(true);
       }
       expect(new Set(made.extras.map(({ what }) => what)).size, key).toBe(made.extras.length);
+    },
+  );
+
+  it.each(PRESETS.map(({ key, piece }) => [key, piece] as const))(
+    '%s: one list holds each part, net, sewn piece and thing bought, so many times as there are',
+    (key, piece) => {
+      const { document, derived, first } = setOf(piece);
+      const made = first.made as MadePiece;
+      const takings = takingsOf(document, derived, first);
+      const total = (...kinds: readonly string[]): number =>
+        takings.reduce((sum, taking) => {
+          const kind = taking.kind === 'flat' ? taking.flat.kind : taking.kind;
+          return sum + (kinds.includes(kind) ? taking.count : 0);
+        }, 0);
+      expect(total('cut', 'found'), key).toBe(made.assembly.parts.length);
+      expect(total('net'), key).toBe(made.nets.reduce((sum, { copies }) => sum + copies.length, 0));
+      expect(total('pattern'), key).toBe(made.sewing ? made.sewing.pattern.pieces.length * made.sewing.copies.length : 0);
+      expect(total('besides'), key).toBe(made.extras.reduce((sum, { count }) => sum + count, 0));
+      const tags = takings.flatMap((taking: Taking) => (taking.kind === 'cut' ? [taking.tag] : []));
+      expect(new Set(tags).size, key).toBe(tags.length);
     },
   );
 

@@ -34,6 +34,8 @@ export type FindingCase =
       readonly part: string;
       readonly board: string;
       readonly behind: readonly string[];
+      /** What stands before joints of it in its room, so that they are not seen. */
+      readonly before: readonly string[];
     } & Numbers<'pieces' | 'strips' | 'open'>)
   | ({ readonly code: 'part-too-narrow'; readonly part: string } & Numbers<'width' | 'least'>)
   | ({ readonly code: 'shelf-gap-too-low'; readonly object: string } & Numbers<'gap' | 'needed'>)

@@ -62,8 +62,9 @@ export const describeFinding = (finding: Finding, units: Units): Described => {
       };
     case 'part-joined': {
       const { pieces, strips, open } = finding.numbers;
-      const hides =
-        finding.behind.length > 0 ? ` ${capital(listed(finding.behind))} ${finding.behind.length === 1 ? 'hides' : 'hide'} a joint.` : '';
+      const hide = (names: readonly string[], where: string): string =>
+        names.length > 0 ? ` ${capital(listed(names))} ${names.length === 1 ? 'hides' : 'hide'} a joint${where}.` : '';
+      const hides = hide(finding.behind, '') + hide(finding.before, ' where it stands');
       const trim = open > 0 ? ` ${open === 1 ? 'One joint shows' : `${open} joints show`}: put a trim over it.` : '';
       const held =
         strips === 0

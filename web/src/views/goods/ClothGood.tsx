@@ -11,6 +11,7 @@ import { Fields } from './Fields.tsx';
 import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
+import { useTakings } from './useGood.ts';
 import { useThere } from './useThere.ts';
 import { Ways } from './Ways.tsx';
 
@@ -55,6 +56,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
   const came = usePicturesCame();
   const night = useAppSelector((state) => state.desk.night);
   const there = useThere(thing);
+  const takings = useTakings(piece);
   const [show, setShow] = useState<'alone' | 'there'>('there');
   const { setId } = useParams();
   const made = piece.made;
@@ -104,7 +106,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
           </Link>
           .
         </p>
-        <Takes extras={made.extras} groups={made.groups} units={units} />
+        <Takes takings={takings} units={units} />
       </section>
       <Notes piece={piece} />
     </div>

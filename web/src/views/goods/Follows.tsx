@@ -6,9 +6,10 @@ import { PRINT_STOCKS } from '@parlor/core/stock';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppSelector, useGoodPaper, useUnits } from '../../state/index.ts';
-import { Choice, MarginNotes, notesOf, takenWords, usePicturesCame } from '../../ui/index.ts';
+import { Choice, MarginNotes, notesOf, Takes, usePicturesCame } from '../../ui/index.ts';
 import { Head } from './Head.tsx';
 import { Player } from './Player.tsx';
+import { useTakings } from './useGood.ts';
 
 // Three dimensions are fetched when all that is read and typed in stands there.
 const FoldStage = lazy(async () => ({ default: (await import('./FoldStage.tsx')).FoldStage }));
@@ -34,7 +35,7 @@ const Pages = ({ good }: { readonly good: Good }) => {
   const paper = useGoodPaper(good.id);
   if (!paper) return <p className="text-note font-hand text-graphite">counting pages …</p>;
   return (
-    <ul className="text-note space-y-1" data-testid="takes">
+    <ul className="text-note space-y-1" data-testid="pages-taken">
       {paper.map(({ on, nets, pages, together }) => (
         <li key={on}>
           <Link
@@ -58,6 +59,8 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
   const came = usePicturesCame();
   const night = useAppSelector((state) => state.desk.night);
   const units = useUnits();
+  // Its nets are counted by the page above.
+  const bought = useTakings(piece).filter(({ kind }) => kind !== 'flat');
   const made = piece.made;
   const several =
     (made?.nets[0]?.copies.length ?? 0) > 1 || sheets.some(({ net }) => net.copies[0]?.number !== sheet.net.copies[0]?.number);
@@ -111,14 +114,10 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
       <section aria-label="What it takes">
         <h3 className="text-head">What it takes</h3>
         <Pages good={good} />
-        <ul className="text-note space-y-1">
-          {(made?.extras ?? []).map((extra) => (
-            <li key={extra.what}>{takenWords(extra, units)}</li>
-          ))}
-          {good.form === 'can' && sizeOfHole(sheets) > 0 && (
-            <li>a straw or wick of at most {showExact(sizeOfHole(sheets), units)} across</li>
-          )}
-        </ul>
+        <Takes takings={bought} units={units} />
+        {good.form === 'can' && sizeOfHole(sheets) > 0 && (
+          <p className="text-note mt-1">a straw or wick of at most {showExact(sizeOfHole(sheets), units)} across</p>
+        )}
       </section>
       <MarginNotes notes={notesOf(piece.findings)} piece={piece}>
         Nothing to note: it folds, it closes, it can be read.

@@ -1,9 +1,9 @@
 import { type Scale, showLength, type Units } from '@parlor/core/measure';
 import type { OddThing } from '@parlor/core/piece';
 import type { DerivedPiece, MadePiece, PieceChange } from '@parlor/core/set';
-import { standInsFor, stockWords, type ThingShape } from '@parlor/core/stock';
+import { standInsFor, type ThingShape } from '@parlor/core/stock';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
-import { useAppSelector, useDerivedPiece, useEdit, useScale, useSet, useUnits } from '../../state/index.ts';
+import { useAppSelector, useDerivedPiece, useEdit, useScale, useUnits } from '../../state/index.ts';
 import { Check, Choice, Drawn, drawnFrom, Spread, Takes, usePicturesCame } from '../../ui/index.ts';
 import { Notes } from './ClothGood.tsx';
 import { Fields } from './Fields.tsx';
@@ -12,48 +12,12 @@ import { Grounds } from './Grounds.tsx';
 import { Head } from './Head.tsx';
 import { Heading } from './Heading.tsx';
 import { Place } from './Place.tsx';
-import { useSheets } from './useGood.ts';
+import { useSheets, useTakings } from './useGood.ts';
 import { useThere } from './useThere.ts';
 
 const FoldStage = lazy(async () => ({ default: (await import('./FoldStage.tsx')).FoldStage }));
 
 type Change = (words: string, change: PieceChange) => void;
-
-const sizesOf = ({ assembly, groups }: MadePiece, units: Units): readonly { readonly tag: string; readonly words: string }[] =>
-  groups.flatMap(({ tag, parts }) => {
-    const part = assembly.parts[parts[0] ?? 0];
-    if (!part || part.stuff === 'found') return [];
-    const count = parts.length > 1 ? `${parts.length} × ` : '';
-    const xs = part.region.outline.map(([x]) => x);
-    const ys = part.region.outline.map(([, y]) => y);
-    const [w, h] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
-    const round = part.region.outline.length > 16 && Math.abs(w - h) < 100;
-    const size =
-      part.length !== null
-        ? `${showLength(part.length, units)} of ${stockWords(part.stock, units)}`
-        : round
-          ? `∅ ${showLength(w, units)}`
-          : `${showLength(w, units)} × ${showLength(h, units)}`;
-    return [{ tag, words: `${count}${part.name}: ${size}` }];
-  });
-
-/** What is cut, by tag. */
-const Cuts = ({ made, units }: { readonly made: MadePiece; readonly units: Units }) => {
-  const cuts = sizesOf(made, units);
-  if (cuts.length === 0) return null;
-  return (
-    <section aria-label="What to cut">
-      <h3 className="text-head">What to cut</h3>
-      <ul className="text-note space-y-0.5" data-testid="cuts">
-        {cuts.map(({ tag, words }) => (
-          <li key={tag}>
-            <span className="font-hand">{tag}</span> {words}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-};
 
 /** What from the house could stand in for it, each with the sizes that such things have. */
 const StandIns = ({
@@ -127,11 +91,11 @@ const Follows = ({
   readonly scale: Scale;
   readonly onChange: Change;
 }) => {
-  const _set = useSet();
   const units = useUnits();
   const came = usePicturesCame();
   const night = useAppSelector((state) => state.desk.night);
   const sheets = useSheets(piece);
+  const takings = useTakings(piece);
   const there = useThere(thing);
   const [show, setShow] = useState<'alone' | 'there'>('alone');
   const made = piece.made;
@@ -178,11 +142,10 @@ const Follows = ({
         />
       )}
       {!thing.found && <p className="text-note border-l-3 border-steel pl-3 text-graphite">{CAUTION}</p>}
-      <Cuts made={made} units={units} />
-      {made.extras.length > 0 && (
+      {takings.length > 0 && (
         <section aria-label="What it takes">
           <h3 className="text-head">What it takes</h3>
-          <Takes extras={made.extras} units={units} />
+          <Takes takings={takings} units={units} />
         </section>
       )}
       <StandIns made={made} thing={thing} units={units} scale={scale} onChange={onChange} />

@@ -1,8 +1,8 @@
 import { timesSmaller } from '@parlor/core/measure';
-import type { DerivedPiece, MadePiece } from '@parlor/core/set';
+import { type DerivedPiece, findingsThere, type MadePiece, takingsOf } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
-import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet, useUnits } from '../../state/index.ts';
-import { Button, MarginNotes, notesOf, Patience, Takes, useLong } from '../../ui/index.ts';
+import { deriveAgain, stopDeriving, useAppSelector, useOrder, useScale, useSet } from '../../state/index.ts';
+import { Button, MarginNotes, notesOf, Patience, useLong } from '../../ui/index.ts';
 import { buildStepsOf } from './buildSteps.ts';
 import { FitRule } from './FitRule.tsx';
 import { ModelStage } from './ModelStage.tsx';
@@ -31,22 +31,23 @@ const WorkingItOut = () => {
 
 /** What follows from a piece: its doll-size self, its parts, and the notes in the margin. */
 export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined }) => {
-  const { doll } = useSet();
+  const document = useSet();
+  const derived = useAppSelector((state) => state.derived.set);
   const scale = useScale();
-  const units = useUnits();
   const [step, setStep] = useState<number | null>(null);
   const made = piece?.made ?? null;
   const order = useOrder(made ? piece?.key : undefined);
   const steps = useMemo(() => (made && order ? buildStepsOf(made, order) : []), [made, order]);
+  const takings = useMemo(() => (derived && piece ? takingsOf(document, derived, piece) : []), [document, derived, piece]);
+  const findings = useMemo(() => (derived && piece ? findingsThere(document, derived, piece) : []), [document, derived, piece]);
   if (!piece) return <WorkingItOut />;
-  const { findings } = piece;
   const at = step === null || step >= steps.length ? null : step;
   return (
     <div className="flex flex-col h-full">
       <header className="flex items-start justify-between gap-4">
         <div>
           <h2 className="text-head">
-            for {doll.name || 'the doll'}, 1 : {scale && Number(timesSmaller(scale).toFixed(2))}
+            for {document.doll.name || 'the doll'}, 1 : {scale && Number(timesSmaller(scale).toFixed(2))}
           </h2>
           <p className="text-graphite">what follows</p>
         </div>
@@ -61,13 +62,7 @@ export const Follows = ({ piece }: { readonly piece: DerivedPiece | undefined })
         <div className="grid @min-[31rem]:grid-cols-[minmax(0,1fr)_11.6rem] gap-5 mt-2 items-start pb-4">
           {made ? (
             <div className="min-w-0">
-              <PartsTable made={made} />
-              {made.extras.length > 0 && (
-                <section aria-label="What it takes besides" className="mt-3">
-                  <h3 className="text-pencil">It takes besides</h3>
-                  <Takes extras={made.extras} units={units} />
-                </section>
-              )}
+              <PartsTable takings={takings} />
               <FitRule pieceId={piece.id} />
               <Steps steps={steps} step={at} onStep={setStep} />
             </div>

@@ -1,14 +1,17 @@
 // What is cut of a set beside its boards and sticks: nets of paper, pieces of patterns, hinges of paper. µm, doll size.
-import { cutLineOf } from '@parlor/core/cloth';
-import { outlineOfNet } from '@parlor/core/print';
-import { clothSheets, type DerivedSet, paperHingesOf, type SetDocument, sheetsOfGood } from '@parlor/core/set';
-import { bounds, type Point, type Region, type Ring } from '@parlor/core/shape';
-import { PRINT_STOCKS } from '@parlor/core/stock';
+import { cutLineOf } from '../../cloth/index.ts';
+import { outlineOfNet } from '../../print/index.ts';
+import { bounds, type Point, type Region, type Ring } from '../../shape/index.ts';
+import { PRINT_STOCKS } from '../../stock/index.ts';
+import type { DerivedPiece, DerivedSet } from '../derive/derive.ts';
+import { sheetsOfGood } from '../derive/goods.ts';
+import type { SetDocument } from '../document/document.ts';
+import { clothSheets } from './clothPlans.ts';
+import { paperHingesOf } from './templates.ts';
 
 /** A flat thing that is cut out so many times: its outlines with the lower left corner at the origin, and where it is folded. */
 export type Flat = {
   readonly kind: 'net' | 'pattern' | 'paper hinge';
-  readonly piece: string;
   readonly tag: string;
   readonly name: string;
   readonly of: string;
@@ -27,13 +30,13 @@ const moveTo = (x0: number, y0: number) => {
   return { point, ring, region: ({ outline, holes }: Region): Region => ({ outline: ring(outline), holes: holes.map(ring) }) };
 };
 
-const netsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedSet['pieces'][number]): readonly Flat[] =>
+const netsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedPiece): readonly Flat[] =>
   sheetsOfGood(document, derived, piece).map(({ net: { name, net, on }, copies, sheet }): Flat => {
     const cut = outlineOfNet(net);
     const { x0, y0, x1, y1 } = bounds(cut.flatMap(({ outline }) => outline));
     const { point, ring, region } = moveTo(x0, y0);
     return {
-      ...{ kind: 'net', piece: piece.name, tag: sheet.tag, name, of: PRINT_STOCKS[on].name, count: copies.length },
+      ...{ kind: 'net', tag: sheet.tag, name, of: PRINT_STOCKS[on].name, count: copies.length },
       ...{ width: Math.round(x1 - x0), height: Math.round(y1 - y0), outlines: cut.map(region) },
       folds: [
         ...net.hinges.map(({ from, to, angle }) => ({
@@ -47,7 +50,7 @@ const netsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedSet['p
     };
   });
 
-const patternsOf = (document: SetDocument, derived: DerivedSet, { id, name: piece }: DerivedSet['pieces'][number]): readonly Flat[] =>
+const patternsOf = (document: SetDocument, derived: DerivedSet, { id }: DerivedPiece): readonly Flat[] =>
   clothSheets(document, derived, [id]).map(({ tag, name, piece: cloth, words }): Flat => {
     const cut = cutLineOf(cloth);
     const { x0, y0, x1, y1 } = bounds(cut);
@@ -56,7 +59,6 @@ const patternsOf = (document: SetDocument, derived: DerivedSet, { id, name: piec
     return {
       ...{
         kind: 'pattern',
-        piece,
         tag,
         name,
         of: of ?? 'cloth',
@@ -70,10 +72,10 @@ const patternsOf = (document: SetDocument, derived: DerivedSet, { id, name: piec
     };
   });
 
-const hingesOf = ({ name: piece, made }: DerivedSet['pieces'][number]): readonly Flat[] =>
+const hingesOf = ({ made }: DerivedPiece): readonly Flat[] =>
   (made ? paperHingesOf(made) : []).map(
     ({ tag, leaf, length }): Flat => ({
-      ...{ kind: 'paper hinge', piece, tag, name: 'paper hinge', of: 'paper', count: 1, width: 2 * leaf, height: length, tabs: [] },
+      ...{ kind: 'paper hinge', tag, name: 'paper hinge', of: 'paper', count: 1, width: 2 * leaf, height: length, tabs: [] },
       outlines: [
         {
           outline: [
@@ -90,7 +92,7 @@ const hingesOf = ({ name: piece, made }: DerivedSet['pieces'][number]): readonly
   );
 
 /** Every flat thing of a piece. */
-export const flatsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedSet['pieces'][number]): readonly Flat[] => [
+export const flatsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedPiece): readonly Flat[] => [
   ...netsOf(document, derived, piece),
   ...patternsOf(document, derived, piece),
   ...hingesOf(piece),
