@@ -29,6 +29,7 @@ type Json = {
       pose: { origin: number[]; u: number[]; v: number[] };
     }[];
     flats: { kind: string; tag: string; count: number; folds: unknown[]; tabs: unknown[] }[];
+    takes: { kind: string; tag?: string; what: string; count: number; lengthUm?: number }[];
   }[];
   sheets: {
     stock: string;
@@ -147,9 +148,13 @@ describe('parlor plan', { timeout: 240_000 }, () => {
     expect(flats.map(({ kind }) => kind)).toEqual(['net', 'pattern']);
     expect(flats[0]?.folds.length).toBeGreaterThan(3);
     expect(flats[0]?.tabs.length).toBeGreaterThan(0);
-    const rows = papaparse.parse<Record<string, string>>(readFileSync(join(directory, 'cut-list.csv'), 'utf8').trim(), {
-      header: true,
-    }).data;
+    const table = papaparse.parse<Record<string, string>>(readFileSync(join(directory, 'cut-list.csv'), 'utf8').trim(), { header: true });
+    const rows = table.data.filter((row) => row['tag'] !== '');
+    // Thread and filling have no tag.
+    expect(table.data.filter((row) => row['tag'] === '').map((row) => row['part'])).toEqual([
+      expect.stringMatching(/thread/),
+      expect.stringMatching(/fill|wadding|stuffing/),
+    ]);
     expect(rows.map((row) => [row['quantity'], row['board']])).toEqual([
       ['1', 'card'],
       ['2', 'cotton'],
@@ -231,7 +236,12 @@ describe('parlor plan', { timeout: 240_000 }, () => {
     // Sticks and wire have a length of their own, what is cut from a sheet has none.
     expect(table.data.filter((row) => /dowel|stick/.test(row['board'] ?? '')).every((row) => Number(row['length mm']) > 0)).toBe(true);
     const flats = json.pieces.reduce((sum, piece) => sum + piece.flats.reduce((all, { count }) => all + count, 0), 0);
-    expect(quantity).toBe(flats + json.pieces.reduce((sum, { parts }) => sum + parts.filter(({ stuff }) => stuff !== 'found').length, 0));
+    const parts = json.pieces.reduce((sum, piece) => sum + piece.parts.filter(({ stuff }) => stuff !== 'found').length, 0);
+    const besides = json.pieces.flatMap(({ takes }) => takes.filter(({ kind }) => kind === 'besides'));
+    expect(besides.length).toBeGreaterThan(5);
+    expect(quantity).toBe(flats + parts + besides.reduce((sum, { count }) => sum + count, 0));
+    const untagged = table.data.filter((row) => row['tag'] === '').map((row) => row['part']?.replace(/, [\d.]+ g$/, ''));
+    expect(untagged).toEqual(besides.map(({ what }) => what));
   });
 });
 

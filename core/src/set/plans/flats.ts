@@ -1,13 +1,13 @@
 // What is cut of a set beside its boards and sticks: nets of paper, pieces of patterns, hinges of paper. µm, doll size.
 import { cutLineOf } from '../../cloth/index.ts';
 import { outlineOfNet } from '../../print/index.ts';
-import { bounds, type Point, type Region, type Ring } from '../../shape/index.ts';
+import { bounds, type Point, type Region, type Ring, rectRing } from '../../shape/index.ts';
 import { PRINT_STOCKS } from '../../stock/index.ts';
 import type { DerivedPiece, DerivedSet } from '../derive/derive.ts';
 import { sheetsOfGood } from '../derive/goods.ts';
 import type { SetDocument } from '../document/document.ts';
 import { clothSheets } from './clothPlans.ts';
-import { paperHingesOf } from './templates.ts';
+import { type PaperHinge, paperHingesOf } from './templates.ts';
 
 /** A flat thing that is cut out so many times: its outlines with the lower left corner at the origin, and where it is folded. */
 export type Flat = {
@@ -72,24 +72,23 @@ const patternsOf = (document: SetDocument, derived: DerivedSet, { id }: DerivedP
     };
   });
 
-const hingesOf = ({ made }: DerivedPiece): readonly Flat[] =>
-  (made ? paperHingesOf(made) : []).map(
-    ({ tag, leaf, length }): Flat => ({
-      ...{ kind: 'paper hinge', tag, name: 'paper hinge', of: 'paper', count: 1, width: 2 * leaf, height: length, tabs: [] },
-      outlines: [
-        {
-          outline: [
-            [0, 0],
-            [2 * leaf, 0],
-            [2 * leaf, length],
-            [0, length],
-          ],
-          holes: [],
-        },
-      ],
-      folds: [{ from: [leaf, 0], to: [leaf, length], degrees: null }],
-    }),
-  );
+/** Hinges of paper, those alike together. */
+const hingesOf = ({ made }: DerivedPiece): readonly Flat[] => {
+  const all = made ? paperHingesOf(made) : [];
+  const isLike = (one: PaperHinge) => (other: PaperHinge) =>
+    other.tag === one.tag && other.leaf === one.leaf && other.length === one.length;
+  return all
+    .filter((hinge, index) => all.findIndex(isLike(hinge)) === index)
+    .map((hinge): Flat => {
+      const { tag, leaf, length } = hinge;
+      return {
+        ...{ kind: 'paper hinge', tag, name: 'paper hinge', of: 'paper', count: all.filter(isLike(hinge)).length },
+        ...{ width: 2 * leaf, height: length, tabs: [] },
+        outlines: [{ outline: rectRing(0, 0, 2 * leaf, length), holes: [] }],
+        folds: [{ from: [leaf, 0], to: [leaf, length], degrees: null }],
+      };
+    });
+};
 
 /** Every flat thing of a piece. */
 export const flatsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedPiece): readonly Flat[] => [

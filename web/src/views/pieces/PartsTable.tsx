@@ -134,7 +134,10 @@ export const PartsTable = ({ takings }: { readonly takings: readonly Taking[] })
     <tbody>
       {takings.map((taking) =>
         taking.kind === 'flat' || taking.kind === 'besides' ? (
-          <BesidesRow key={taking.kind === 'flat' ? taking.tag : taking.name} taking={taking} />
+          <BesidesRow
+            key={taking.kind === 'flat' ? `${taking.tag} ${taking.flat.width} ${taking.flat.height}` : taking.name}
+            taking={taking}
+          />
         ) : (
           <PartRow key={taking.tag} group={taking.group} />
         ),
