@@ -9,6 +9,8 @@ export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<
   puppeteer.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     userDataDir: mkdtempSync(join(tmpdir(), 'parlor-browser-')),
+    // As users see it: bars where something scrolls.
+    ignoreDefaultArgs: ['--hide-scrollbars'],
     args: [
       '--no-sandbox',
       // New sets are measured and printed as is usual where the browser is at home.
