@@ -1,5 +1,5 @@
 // Every wrap is folded round its part by `fold.testing.ts`, which knows only outlines and scores; what it then lies on is asked of the parts as
-// solids. Patterns and schools are checked on pieces that the families build.
+// solids. patterns and scales of bodies are checked on pieces that the families build.
 import { describe, expect, it } from 'vitest';
 import { type Assembly, inspect, type Part } from '../assembly/index.ts';
 import { seededRandom } from '../kit/index.ts';

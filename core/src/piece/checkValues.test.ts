@@ -200,20 +200,20 @@ describe('real sizes of the presets', () => {
 describe('by the doll', () => {
   it('heights that touch the body follow her own scale, all others the set’s', () => {
     const [scale, body] = [scaleFromRatio(6), scaleFromRatio(4)];
-    const top = (key: string, school: 'strict' | 'by the doll') => {
+    const top = (key: string, bodyScale: 'set' | 'doll') => {
       const built = buildPiece(
-        { ...fromPreset(PRESETS.find((each) => each.key === key) as (typeof PRESETS)[number], 'p', 1), school } as Piece,
+        { ...fromPreset(PRESETS.find((each) => each.key === key) as (typeof PRESETS)[number], 'p', 1), bodyScale } as Piece,
         { scale, body, boards: [boardOf(4_800)] },
       );
       if (!built.ok) throw new Error(JSON.stringify(built.error));
       return built.value.assembly.outside.max;
     };
     for (const key of ['dining-table', 'base-unit']) {
-      const [strict, own] = [top(key, 'strict'), top(key, 'by the doll')];
+      const [strict, own] = [top(key, 'set'), top(key, 'doll')];
       expect(own[1] / strict[1]).toBeCloseTo(6 / 4, 4);
       expect([own[0], own[2]]).toEqual([strict[0], strict[2]]);
     }
-    expect(top('bookcase', 'by the doll')).toEqual(top('bookcase', 'strict'));
-    expect(top('panel-bed', 'by the doll')[0]).toBeGreaterThan(top('panel-bed', 'strict')[0]);
+    expect(top('bookcase', 'doll')).toEqual(top('bookcase', 'set'));
+    expect(top('panel-bed', 'doll')[0]).toBeGreaterThan(top('panel-bed', 'set')[0]);
   });
 });

@@ -1,5 +1,5 @@
 import { choice, EDGE_WORDS, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, isSome, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, dollSize, isSome, size } from '../kit/fields.ts';
 import type { Bed, EndBoard } from './bed.ts';
 
 const on = (test: (piece: Bed) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;
@@ -73,6 +73,6 @@ export const BED_FIELDS: readonly Field[] = [
   { path: ['rungs'], label: 'Rungs apart', group: 'fittings', kind: size(5, 5_000), when: on(({ ladder }) => ladder !== 'none') },
   { path: ['drawers'], label: 'Drawers under it', group: 'fittings', kind: count(0, 6) },
   { path: ['grip'], label: 'Grip', group: 'fittings', kind: choice('none', 'knob', 'bar'), when: on(({ drawers }) => drawers > 0) },
-  schoolField('Its length and height go by the body; the rest follows the scale.'),
+  bodyScaleField('Its length and height go by the body; the rest follows the scale.'),
   ...boardFields({ frame: 'the rails', head: 'head and foot', base: 'the base', drawer: 'drawers' }),
 ];

@@ -1,6 +1,6 @@
 import type { Field } from '../kit/field.ts';
 import { choice } from '../kit/field.ts';
-import { boardFields, count, dollSize, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, dollSize, size } from '../kit/fields.ts';
 import type { Casework } from './casework.ts';
 import type { Cell, DoorCell, DrawersCell, OpenCell, ShelvesCell, SlidesCell } from './cell.ts';
 
@@ -56,7 +56,7 @@ export const CASEWORK_FIELDS: readonly Field[] = [
     when: piece(({ base, plinth }) => plinth !== 0 && base === 'feet'),
   },
   {
-    ...schoolField('A worktop’s height goes by the body; the rest follows the scale.'),
+    ...bodyScaleField('A worktop’s height goes by the body; the rest follows the scale.'),
     when: (piece: never): boolean => (piece as Casework).worktop !== null,
   },
   {

@@ -124,7 +124,7 @@ export const planCarcass = (piece: Casework, means: Means): Result<CarcassPlan, 
   const stated = {
     width: doll(piece.width),
     // Where people stand at it, a counter is as high as suits the body.
-    height: piece.worktop && !grown ? bodyOf(piece.height, piece.school, means) : doll(piece.height),
+    height: piece.worktop && !grown ? bodyOf(piece.height, piece.bodyScale, means) : doll(piece.height),
     depth: doll(piece.depth),
   };
   const width = stated.width + (grown ? 2 * shell.sides + over.left + over.right : 0);

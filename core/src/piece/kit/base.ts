@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Dress, dressSchema, UNDRESSED } from '../../cover/index.ts';
 import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, UM } from '../../measure/index.ts';
-import { SCHOOLS, type School } from './means.ts';
+import { BODY_SCALES, type BodyScale } from './means.ts';
 
 /** What every piece has, whatever its family. */
 export type Piecelike<Family extends string, Role extends string> = {
@@ -12,7 +12,7 @@ export type Piecelike<Family extends string, Role extends string> = {
   readonly mark: number;
   readonly name: string;
   /** Which way heights that touch the body are taken. */
-  readonly school: School;
+  readonly bodyScale: BodyScale;
   /** A board for each role; null is the first role's board, and for that the set's first. */
   readonly boards: Readonly<Record<Role, string | null>>;
   /** A thickness that layers of the board are glued up to; null is one board. */
@@ -47,7 +47,7 @@ export const pieceFields = <Role extends string>(roles: readonly Role[]) => {
   return {
     id: textField(80, 1).optional(),
     mark: z.number().int().min(1).max(9999).optional(),
-    school: z.enum(SCHOOLS).default('strict'),
+    bodyScale: z.enum(BODY_SCALES).default('set'),
     boards: perRole(roles, boardId as z.ZodType<string | null>, none),
     thick: perRole(roles, thickness as z.ZodType<Measure | null>, none),
     dress: dressSchema.default(UNDRESSED),

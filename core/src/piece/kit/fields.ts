@@ -25,10 +25,10 @@ export const boardFields = (words: Readonly<Record<string, string>>): readonly F
   ]);
 
 /** Which way body heights are taken. */
-export const schoolField = (what: string): Field => ({
-  path: ['school'],
+export const bodyScaleField = (what: string): Field => ({
+  path: ['bodyScale'],
   label: 'Heights she touches',
   group: 'build',
-  kind: choice(['strict', 'by the scale'], ['by the doll', 'by her own height']),
+  kind: choice(['set', 'by the scale'], ['doll', 'by her own height']),
   hint: what,
 });

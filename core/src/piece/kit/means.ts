@@ -44,12 +44,12 @@ export type PlaceSpace = {
 export type User = { readonly name: string; readonly body: Body; readonly uses: 'all' | readonly string[] };
 
 /** Which way body heights are taken: by the set's scale, or by the doll's own body. */
-export const SCHOOLS = ['strict', 'by the doll'] as const;
-export type School = (typeof SCHOOLS)[number];
+export const BODY_SCALES = ['set', 'doll'] as const;
+export type BodyScale = (typeof BODY_SCALES)[number];
 
-/** A height that touches the body (a table top, a bed's length, a counter): by the school that the piece follows. */
-export const bodyOf = (measure: Measure, school: School, means: Means): DollUm =>
-  dollOf(measure, school === 'strict' ? means.scale : means.body);
+/** A height that touches the body (a table top, a bed's length, a counter): by the scale that the piece follows for it. */
+export const bodyOf = (measure: Measure, bodyScale: BodyScale, means: Means): DollUm =>
+  dollOf(measure, bodyScale === 'set' ? means.scale : means.body);
 
 /** Board as a part needs it: how thick one is, and how many are glued on one another. µm, doll size. */
 export type Sheeting = { readonly board: string; readonly one: number; readonly layers: number; readonly thickness: number };

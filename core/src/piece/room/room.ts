@@ -28,7 +28,7 @@ export type Panelling = {
 export type Beams = { readonly count: number; readonly width: Measure; readonly height: Measure };
 
 /** A shell that is joined to others: all of a room but its name, and what covers it. */
-export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'school' | 'dress' | 'aside' | 'shells' | 'level' | 'fill' | 'seams'>;
+export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'bodyScale' | 'dress' | 'aside' | 'shells' | 'level' | 'fill' | 'seams'>;
 
 /** A shell on the right of the one before it, and the gap that the two leave. */
 export type JoinedShell = { readonly gap: DollUm; readonly shell: Shell };
@@ -106,7 +106,7 @@ const beamsSchema = z.strictObject({
   height: some.default(mm(150)),
 }) as unknown as z.ZodType<Beams>;
 
-const { id, mark, school, dress, aside, ...boards } = pieceFields(ROOM_ROLES);
+const { id, mark, bodyScale, dress, aside, ...boards } = pieceFields(ROOM_ROLES);
 
 const shellFields = {
   ...boards,
@@ -151,7 +151,7 @@ export const roomSchema = z.strictObject({
   family: z.literal('room'),
   id,
   mark,
-  school,
+  bodyScale,
   dress,
   aside,
   name: textField(80).default('room'),
@@ -199,7 +199,7 @@ export const asShell = ({
   id: _id,
   mark: _mark,
   name,
-  school: _school,
+  bodyScale: _bodyScale,
   dress: _dress,
   aside: _aside,
   shells,

@@ -1,5 +1,5 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, isSome, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, isSome, size } from '../kit/fields.ts';
 import type { Seat } from './seat.ts';
 
 const on = (test: (piece: Seat) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;
@@ -117,6 +117,6 @@ export const SEAT_FIELDS: readonly Field[] = [
     kind: choice('none', 'knob', 'bar'),
     when: on(({ stands, box }) => stands === 'box' && box === 'boxes'),
   },
-  schoolField('Its seat and back go by her body; the rest follows the scale.'),
+  bodyScaleField('Its seat and back go by her body; the rest follows the scale.'),
   ...boardFields({ seat: 'the seat', carcass: 'sides and box', back: 'the back', tray: 'boxes' }),
 ];

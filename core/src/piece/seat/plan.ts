@@ -25,14 +25,14 @@ export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonl
 export const planSeat = (piece: Seat, means: Means): Plan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const hasBack = piece.back !== 'none' && piece.shape === 'rectangle' && !(piece.stands === 'box' && piece.box === 'lid');
-  const seatTop = bodyOf(piece.seat, piece.school, means);
+  const seatTop = bodyOf(piece.seat, piece.bodyScale, means);
   const pad = doll(piece.pad);
   return {
     piece,
     sheets: sheetsFor(piece, SEAT_ROLES, means),
     width: doll(piece.width),
     depth: doll(piece.depth),
-    height: hasBack ? bodyOf(piece.height, piece.school, means) : seatTop,
+    height: hasBack ? bodyOf(piece.height, piece.bodyScale, means) : seatTop,
     boardTop: seatTop - pad,
     seatTop,
     pad,

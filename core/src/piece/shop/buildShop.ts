@@ -165,7 +165,7 @@ export const buildShop = (piece: Shop, means: Means): Result<Built, PieceProblem
     piece,
     sheets: sheetsFor(piece, SHOP_ROLES, means),
     width: doll(piece.width),
-    height: bodyOf(piece.height, piece.school, means),
+    height: bodyOf(piece.height, piece.bodyScale, means),
     depth: doll(piece.depth),
     low: doll(piece.low),
     top: doll(piece.top),

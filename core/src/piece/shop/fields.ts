@@ -1,5 +1,5 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, dollSize, size } from '../kit/fields.ts';
 import type { Shop, ShopForm } from './shop.ts';
 
 const on =
@@ -46,6 +46,6 @@ export const SHOP_FIELDS: readonly Field[] = [
   { path: ['strip'], label: 'Strips, wide', group: 'shape', kind: size(1, 2_000), when: on('pillar') },
   { path: ['strip'], label: 'Valance, high', group: 'shape', kind: size(1, 2_000), when: on('awning') },
   { path: ['play'], label: 'Slots are wider by', group: 'build', kind: dollSize(0, 5), when: on('stand') },
-  schoolField('Its height goes by her body; the rest follows the scale.'),
+  bodyScaleField('Its height goes by her body; the rest follows the scale.'),
   ...boardFields({ carcass: 'the carcass', front: 'front and what stands', trim: 'strips' }),
 ];

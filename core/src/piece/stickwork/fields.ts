@@ -1,5 +1,5 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, size } from '../kit/fields.ts';
 import { LOW } from './buildStickwork.ts';
 import type { Form, Stickwork } from './stickwork.ts';
 
@@ -65,6 +65,6 @@ export const STICKWORK_FIELDS: readonly Field[] = [
   { path: ['slat'], label: 'Slats or pegs of', group: 'shape', kind: { kind: 'stick' }, when: on('fence', 'cot', 'rack', 'plate rack') },
   { path: ['rod'], label: 'Rod or rungs of', group: 'shape', kind: { kind: 'stick', only: 'round' }, when: on('rack', 'ladder', 'rail') },
   { path: ['knob'], label: 'Finials, across', group: 'fittings', kind: size(1, 2_000), when: on('rail') },
-  { ...schoolField('Its height goes by her body; the rest follows the scale.'), when: off('rail') },
+  { ...bodyScaleField('Its height goes by her body; the rest follows the scale.'), when: off('rail') },
   ...boardFields({ base: 'base or brackets', finial: 'finials' }),
 ];

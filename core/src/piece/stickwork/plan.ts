@@ -33,7 +33,7 @@ export const planStickwork = (piece: Stickwork, means: Means): Plan => {
     piece,
     sheets: sheetsFor(piece, STICKWORK_ROLES, means),
     width: doll(piece.width),
-    height: bodyOf(piece.height, piece.school, means),
+    height: bodyOf(piece.height, piece.bodyScale, means),
     depth: doll(piece.depth),
     post: sectionOf(piece.post),
     rail: sectionOf(piece.rail),

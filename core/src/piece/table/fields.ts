@@ -1,5 +1,5 @@
 import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, schoolField, size } from '../kit/fields.ts';
+import { boardFields, bodyScaleField, count, size } from '../kit/fields.ts';
 import { sectionOf } from '../kit/panels.ts';
 import type { Table } from './table.ts';
 
@@ -65,7 +65,7 @@ export const TABLE_FIELDS: readonly Field[] = [
     when: on(({ stands }) => stands === 'wall'),
   },
   { path: ['folds'], label: 'Folds down', group: 'shape', kind: { kind: 'yes' }, when: on(({ stands }) => stands === 'wall') },
-  schoolField('The table top goes by the body; the rest follows the scale.'),
+  bodyScaleField('The table top goes by the body; the rest follows the scale.'),
   { path: ['under'], label: 'Must pass under something', group: 'fittings', kind: { kind: 'optional', make: 720_000 } },
   { path: ['under'], label: 'How high that is', group: 'fittings', kind: size(0, 2_000), when: on(({ under }) => under !== null) },
   ...boardFields({ top: 'the top', apron: 'aprons and stretchers', leg: 'legs and brackets', drawer: 'drawers' }),

@@ -24,7 +24,7 @@ export const planTable = (piece: Table, means: Means): Plan => {
     x0: 0,
     x1: doll(piece.width),
     y0: 0,
-    y1: bodyOf(piece.height, piece.school, means),
+    y1: bodyOf(piece.height, piece.bodyScale, means),
     z0: 0,
     z1: doll(piece.depth),
   };

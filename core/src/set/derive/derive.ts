@@ -79,7 +79,7 @@ const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths 
   JSON.stringify([
     { ...piece, dress: undefined },
     scale.doll / scale.real,
-    piece.school === 'strict' ? 0 : body.doll / body.real,
+    piece.bodyScale === 'set' ? 0 : body.doll / body.real,
     boards.map((board) => [
       board.id,
       board.name,

@@ -18,11 +18,12 @@ import {
   type PrinterKind,
 } from '../../stock/index.ts';
 import { type Cutting, cuttingSchema, MOST_PARTS } from './cutting.ts';
+import { VERSION } from './migrations/index.ts';
 
 /** All that a maker decides about a set; everything else is derived from it. */
 export type SetDocument = {
   readonly format: 'bashful-parlor-set';
-  readonly version: 1;
+  readonly version: typeof VERSION;
   readonly name: string;
   /** Where it stands, what it is: a line for the shelf of sets. */
   readonly about: string;
@@ -83,7 +84,12 @@ export const printerSchema = z.strictObject({
 
 const shape = z.strictObject({
   format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
-  version: z.literal(1, 'This version of the file is not known here; "version" must be 1.'),
+  version: z.literal(VERSION, {
+    error: ({ input }) =>
+      typeof input === 'number' && input > VERSION
+        ? `This file is of version ${input}, which a newer program wrote; versions 1 to ${VERSION} are known here.`
+        : `This version of the file is not known here; "version" must be from 1 to ${VERSION}.`,
+  }),
   name: textField(120).default('Untitled set'),
   about: textField(500).default(''),
   units: unitsSchema.default({ unit: 'mm', fine: false }),

@@ -4,6 +4,7 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { valueAt } from '../../piece/index.ts';
 import { usualBoard } from '../../stock/index.ts';
 import { type Piece, type SetDocument, setSchema } from './document.ts';
+import { migrated } from './migrations/index.ts';
 import { sayIssue } from './sayIssue.ts';
 
 /** What is wrong with a file, and where: `pieces[0].width`. An empty path is the file as a whole. */
@@ -96,7 +97,7 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   if (tooDeep(data, DEEPEST)) return err([{ path: '', message: `The file is nested deeper than ${DEEPEST} levels.` }]);
   if (countValues(data, MOST_VALUES) > MOST_VALUES)
     return err([{ path: '', message: `The file holds more than ${MOST_VALUES.toLocaleString('en')} values; no set does.` }]);
-  const read = setSchema.safeParse(plainNought(data), { error: sayIssue });
+  const read = setSchema.safeParse(migrated(plainNought(data)), { error: sayIssue });
   if (!read.success) return err(firstIssues(read.error.issues));
   // A file that names no board is cut from what is usual for its scale; one in inches that names no paper is printed on letter.
   const boards = valueAt(data, ['boards']) === undefined ? [usualBoard(scaleOf(read.data.doll))] : read.data.boards;
@@ -104,7 +105,7 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   return ok({ ...read.data, boards, printing: { ...read.data.printing, paper } });
 };
 
-/** Reads one piece by itself, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.
+/** Reads one piece by itself, of any version, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.
  *  Shape: anything → a piece, or every issue with its path. */
 export const readPiece = (data: unknown): Result<Piece, readonly ReadIssue[]> => {
   const bare = typeof data === 'object' && data !== null && !Array.isArray(data) ? { ...data, boards: {} } : data;

@@ -60,7 +60,7 @@ const goesUnder = ({ piece, means, built }: Judged): readonly Finding[] => {
   if (piece.family !== 'table' || piece.under === null) return [];
   const [height, under] = [built.assembly.outside.max[1], dollOf(piece.under, means.scale)];
   if (height <= under) return [];
-  const lower = inWorld({ doll: (under - 1 * UM.mm) as never }, 'real', piece.school === 'strict' ? means.scale : means.body);
+  const lower = inWorld({ doll: (under - 1 * UM.mm) as never }, 'real', piece.bodyScale === 'set' ? means.scale : means.body);
   return [
     {
       code: 'goes-not-under',

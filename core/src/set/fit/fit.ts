@@ -59,12 +59,12 @@ export const sittingOn = (
   { parts, outside: { max } }: Assembly,
   means: Means,
 ): { readonly level: number; readonly deep: number; readonly front: number; readonly middle: number } => {
-  const level = dollOf(piece.seat, piece.school === 'strict' ? means.scale : means.body);
+  const level = dollOf(piece.seat, piece.bodyScale === 'set' ? means.scale : means.body);
   return { level, deep: clearSeat(parts, level, max[2], max[0] / 2 + 1), front: max[2], middle: max[0] / 2 };
 };
 
 const seatOffers = (piece: Piece & { family: 'seat' }, assembly: Assembly, means: Means, body: Body): readonly Offer[] => {
-  const scale = piece.school === 'strict' ? means.scale : means.body;
+  const scale = piece.bodyScale === 'set' ? means.scale : means.body;
   const rules = seatRules(body);
   if (!rules) return [];
   const { level, deep } = sittingOn(piece, assembly, means);
@@ -83,7 +83,7 @@ const seatOffers = (piece: Piece & { family: 'seat' }, assembly: Assembly, means
 };
 
 const tableOffers = (piece: Piece & { family: 'table' }, assembly: Assembly, means: Means): readonly Offer[] => {
-  const scale = piece.school === 'strict' ? means.scale : means.body;
+  const scale = piece.bodyScale === 'set' ? means.scale : means.body;
   if (realOf(piece.height, scale) < SAT_AT) return [];
   return [
     { rule: 'tableHeight', value: dollOf(piece.height, scale), of: '', change: (to) => ({ height: asDoll(to) }) },
@@ -92,7 +92,7 @@ const tableOffers = (piece: Piece & { family: 'table' }, assembly: Assembly, mea
 };
 
 const bedOffers = (piece: Piece & { family: 'bed' }, means: Means): readonly Offer[] => {
-  const scale = piece.school === 'strict' ? means.scale : means.body;
+  const scale = piece.bodyScale === 'set' ? means.scale : means.body;
   return [
     { rule: 'bedLength', value: dollOf(piece.mattressLength, scale), of: '', change: (to) => ({ mattressLength: asDoll(to) }) },
     { rule: 'bedWidth', value: dollOf(piece.mattressWidth, means.scale), of: '', change: (to) => ({ mattressWidth: asDoll(to) }) },
@@ -237,7 +237,7 @@ export const fitOf = (piece: Piece, assembly: Assembly, means: Means): readonly 
 /** How high a table's top is over a seat, judged for each doll who uses both. */
 export const seatUnder = (table: Piece, seat: Piece, means: Means): readonly Fit[] => {
   if (table.family !== 'table' || seat.family !== 'seat') return [];
-  const over = (piece: { readonly school: Piece['school'] }) => (piece.school === 'strict' ? means.scale : means.body);
+  const over = (piece: { readonly bodyScale: Piece['bodyScale'] }) => (piece.bodyScale === 'set' ? means.scale : means.body);
   if (realOf(table.height, over(table)) < SAT_AT) return [];
   const low = dollOf(seat.seat, over(seat));
   const value = dollOf(table.height, over(table)) - low;

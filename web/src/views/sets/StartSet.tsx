@@ -1,3 +1,4 @@
+import { VERSION } from '@parlor/core/set';
 import { FileUp, Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -87,7 +88,7 @@ export const StartSet = () => {
       <div className="flex flex-wrap gap-2">
         <Button
           look="main"
-          onClick={() => void make(NEW, { format: 'bashful-parlor-set', version: 1, name: NEW, ...usualThere(navigator.language) })}
+          onClick={() => void make(NEW, { format: 'bashful-parlor-set', version: VERSION, name: NEW, ...usualThere(navigator.language) })}
         >
           <Plus size={18} />a new set
         </Button>
