@@ -1,6 +1,7 @@
 export { type Arranged, arrangedIn, belongingTo } from './arranging/arrange.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, takeOff } from './arranging/joinRooms.ts';
 export { findingsThere } from './arranging/jointsThere.ts';
+export { roomFindings } from './arranging/roomFindings.ts';
 export {
   coverOne,
   type DerivedCovering,
@@ -35,6 +36,7 @@ export { shellChange } from './document/shellChange.ts';
 export { strangersIn, tidied } from './document/strangers.ts';
 export type { Finding, Mend } from './findings/finding.ts';
 export { isOfUse, noteOf, onlySeen, setAside, takeUp, whyAside } from './findings/setAside.ts';
+export { type FindingView, viewOfFinding } from './findings/views.ts';
 export { type Fit, fitOf, seatUnder } from './fit/fit.ts';
 export { fitRule, type RuleChange, type RuleFit } from './fit/fitRule.ts';
 export { bringTogether, compareVersions, type Side, type Strand } from './history/bringTogether.ts';

@@ -3,6 +3,7 @@ import { NavLink, useLocation, useParams } from 'react-router';
 import { nightTurned, redoStep, rememberNight, undoStep, useAppDispatch, useAppSelector } from '../state/index.ts';
 import { Button, cx } from '../ui/index.ts';
 import { SaveLine } from './SaveLine.tsx';
+import { useCounts } from './useCounts.ts';
 import { SET_VIEWS } from './views.ts';
 
 const tabLook = (active: boolean) =>
@@ -65,10 +66,8 @@ export const SideBoard = ({ onKeys }: { readonly onKeys: () => void }) => {
   // The piece in hand stays in hand from one view of pieces to the other; a small good has views of its own.
   const held = pieceId && view !== 'goods' ? `/${pieceId}` : '';
   const openId = useAppSelector((state) => state.openSet.id);
-  const pieces = useAppSelector((state) => state.derived.set?.pieces);
   const id = setId ?? openId;
-  const count = (codes: readonly string[]) =>
-    (pieces ?? []).flatMap(({ findings }) => findings).filter(({ code, severity }) => severity !== 'note' && codes.includes(code)).length;
+  const counts = useCounts();
   return (
     <div className="w-[136px] pt-4 flex flex-col max-md:w-auto max-md:pt-0 max-md:flex-col-reverse">
       <nav
@@ -77,12 +76,12 @@ export const SideBoard = ({ onKeys }: { readonly onKeys: () => void }) => {
       >
         <Thumb to="/sets" label="Sets" count={0} />
         {id &&
-          SET_VIEWS.map(({ path, label, codes }) => (
+          SET_VIEWS.map(({ path, label }) => (
             <Thumb
               key={path}
               to={`/sets/${id}/${path}${path === 'pieces' || path === 'coverings' ? held : ''}`}
               label={label}
-              count={setId ? count(codes) : 0}
+              count={setId ? (counts.get(path) ?? 0) : 0}
             />
           ))}
       </nav>

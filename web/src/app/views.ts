@@ -1,29 +1,15 @@
-/** The views of a set in the order of the work; findings of `codes` are counted at their thumb. */
-export const SET_VIEWS = [
-  { path: 'doll', label: 'Doll', codes: ['does-not-suit'] },
-  {
-    path: 'pieces',
-    label: 'Pieces',
-    codes: [
-      'cannot-be-built',
-      'shelf-gap-too-low',
-      'tips-over',
-      'thickness-off-scale',
-      'parts-interfere',
-      'does-not-close',
-      'part-is-loose',
-    ],
-  },
-  { path: 'room', label: 'Room', codes: [] },
-  { path: 'coverings', label: 'Coverings', codes: [] },
-  {
-    path: 'goods',
-    label: 'Small goods',
-    codes: ['too-thick-to-fold', 'strip-too-narrow', 'lid-too-tight', 'art-upside-down', 'words-too-small', 'no-such-shelf'],
-  },
-  { path: 'cutting', label: 'Cutting', codes: ['part-larger-than-board', 'part-joined'] },
-  { path: 'printing', label: 'Printing', codes: [] },
-] as const;
+import type { FindingView } from '@parlor/core/set';
+
+/** The views of a set in the order of the work. */
+export const SET_VIEWS: readonly { readonly path: FindingView; readonly label: string }[] = [
+  { path: 'doll', label: 'Doll' },
+  { path: 'pieces', label: 'Pieces' },
+  { path: 'room', label: 'Room' },
+  { path: 'coverings', label: 'Coverings' },
+  { path: 'goods', label: 'Small goods' },
+  { path: 'cutting', label: 'Cutting' },
+  { path: 'printing', label: 'Printing' },
+];
 
 /** The address of the view that many pages further on (or back); the same where there is none. */
 export const pageBeside = (path: string, step: 1 | -1): string => {

@@ -9,6 +9,11 @@ export type DerivedState = {
   readonly sticks: readonly StickPlan[];
   /** What a careful maker would notice about the boards: of the last search that came to its end, so that notes do not come and go while one looks. */
   readonly cuttingFindings: readonly Finding[];
+  /** What is noticed about how rooms are arranged, and, a while after the last change, about coverings. */
+  readonly roomFindings: readonly Finding[];
+  readonly coverFindings: readonly Finding[];
+  /** What was noticed about the pages that were made up last. */
+  readonly pageFindings: readonly Finding[];
   readonly layoutsFrom: SetDocument | null;
   /** How the laying out of the newest document stands. */
   readonly layingOut: 'done' | 'under way' | 'stopped';
@@ -25,6 +30,9 @@ const initial: DerivedState = {
   layouts: [],
   sticks: [],
   cuttingFindings: [],
+  roomFindings: [],
+  coverFindings: [],
+  pageFindings: [],
   layoutsFrom: null,
   layingOut: 'done',
   searching: false,
@@ -36,11 +44,24 @@ const slice = createSlice({
   name: 'derived',
   initialState: initial as DerivedState,
   reducers: {
-    derived: (state, { payload }: PayloadAction<{ set: DerivedSet; from: SetDocument }>): DerivedState => ({
+    derived: (
+      state,
+      { payload: { set, rooms, from } }: PayloadAction<{ set: DerivedSet; rooms: readonly Finding[]; from: SetDocument }>,
+    ): DerivedState => ({
       ...(state as DerivedState),
-      ...payload,
+      set,
+      from,
+      roomFindings: rooms,
       failed: false,
       stopped: false,
+    }),
+    coveringsLookedAt: (state, { payload }: PayloadAction<readonly Finding[]>): DerivedState => ({
+      ...(state as DerivedState),
+      coverFindings: payload,
+    }),
+    pagesLookedAt: (state, { payload }: PayloadAction<readonly Finding[]>): DerivedState => ({
+      ...(state as DerivedState),
+      pageFindings: payload,
     }),
     layOutBegan: (state): DerivedState => ({ ...(state as DerivedState), layingOut: 'under way' }),
     laidOut: (
@@ -81,6 +102,8 @@ const slice = createSlice({
 
 export const {
   derived,
+  coveringsLookedAt,
+  pagesLookedAt,
   layOutBegan,
   laidOut,
   searchBegan,

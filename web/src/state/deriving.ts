@@ -1,6 +1,7 @@
 // Follows the open document: pieces are derived and boards laid out whenever it has changed.
 import type { BoardLayout, SetDocument } from '@parlor/core/set';
 import {
+  coveringsLookedAt,
   derivationFailed,
   derived,
   derivedCleared,
@@ -17,7 +18,7 @@ import {
 import { noticed } from './desk.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
+import { coverNotesThere, deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
 
 whenTooLong(() => {
   store.dispatch(
@@ -50,7 +51,7 @@ const onNewest = (work: Work, failed: (problem: unknown, dispatch: Dispatch) => 
 
 const deriveNewest = onNewest(
   async (from, dispatch) => {
-    dispatch(derived({ set: await deriveThere(from), from }));
+    dispatch(derived({ ...(await deriveThere(from)), from }));
   },
   (problem, dispatch) => dispatch(problem instanceof Stopped ? derivingStopped() : derivationFailed()),
 );
@@ -78,6 +79,12 @@ const dropSearch = (dispatch: Dispatch): void => {
   dispatch(searchEnded());
 };
 
+/** Notes about coverings take seconds and can wait until all else is done. */
+const lookAtCoverings = async (from: SetDocument, getState: () => State, dispatch: Dispatch): Promise<void> => {
+  const findings = from.finishes.length > 0 ? await coverNotesThere(from) : [];
+  if (getState().openSet.document === from) dispatch(coveringsLookedAt(findings));
+};
+
 /** Looks for better layouts once the first answers to the newest document stand and nothing has changed for a moment. Only layouts of this very
  *  document are put in place. */
 const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
@@ -87,17 +94,23 @@ const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
     const { openSet, derived: now } = getState();
     const from = openSet.document;
     // What is still being laid out is searched once that is done.
-    if (!from || now.layoutsFrom !== from || now.layouts.length + now.sticks.length === 0) {
+    if (!from || now.layoutsFrom !== from) {
       dispatch(searchEnded());
       return;
     }
     try {
+      if (now.layouts.length + now.sticks.length === 0) {
+        dispatch(searchEnded());
+        await lookAtCoverings(from, getState, dispatch);
+        return;
+      }
       const known = [...now.layouts, ...remembered];
       const found = await searchThere(from, known, now.sticks, (layout) => {
         if (getState().derived.layoutsFrom === from) dispatch(laidBetter(layout));
       });
       remembered = found.layouts;
       if (getState().derived.layoutsFrom === from) dispatch(searched(found));
+      await lookAtCoverings(from, getState, dispatch);
     } catch (problem) {
       dispatch(problem instanceof Stopped ? searchEnded() : derivationFailed());
     }

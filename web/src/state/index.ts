@@ -13,6 +13,7 @@ export {
   type ShelfState,
 } from './api.ts';
 export { nextPiece, useBegin } from './begin.ts';
+export { pagesLookedAt } from './derivedSlice.ts';
 export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
 export {

@@ -34,6 +34,7 @@ import {
   paperOfGood,
   planSticks,
   type RuleFit,
+  roomFindings,
   type SetDocument,
   type StickPlan,
   type Suited,
@@ -45,7 +46,12 @@ import {
 import { expose, transfer } from 'comlink';
 import { pdfOf, picturesOn, readyWriter, widthsOf } from './writing.ts';
 
-export type DeriveReply = { readonly scale: DerivedSet['scale']; readonly pieces: readonly (DerivedPiece | { readonly key: string })[] };
+export type DeriveReply = {
+  readonly scale: DerivedSet['scale'];
+  readonly pieces: readonly (DerivedPiece | { readonly key: string })[];
+  /** What is noticed about how its rooms are arranged. */
+  readonly rooms: readonly Finding[];
+};
 export type LayoutReply = { readonly layouts: readonly (BoardLayout | { readonly key: string })[]; readonly sticks: readonly StickPlan[] };
 
 /** What the search came to, after the first answers: boards, sticks, and what a careful maker would notice about them. */
@@ -125,7 +131,11 @@ const work = {
     const derived = derive(document, known?.derived);
     const pieces = elided(derived.pieces, known?.derived.pieces ?? []);
     known = { derived, layouts: known?.layouts ?? [] };
-    return { scale: derived.scale, pieces: pieces.map((piece) => ('id' in piece ? slim(piece) : piece)) };
+    return {
+      scale: derived.scale,
+      pieces: pieces.map((piece) => ('id' in piece ? slim(piece) : piece)),
+      rooms: roomFindings(document, derived),
+    };
   },
   layOut: (document: SetDocument): LayoutReply => {
     const derived = derive(document, known?.derived);

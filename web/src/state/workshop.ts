@@ -7,6 +7,7 @@ import type {
   DerivedCovering,
   DerivedPiece,
   DerivedSet,
+  Finding,
   GoodPaper,
   Instead,
   Piece,
@@ -126,9 +127,9 @@ const pieces = new Map<string, DerivedPiece>();
 const layouts = new Map<string, BoardLayout>();
 
 /** Derives in the worker; unchanged pieces come back as the very same objects. Calls must not overlap. */
-export const deriveThere = async (document: SetDocument): Promise<DerivedSet> => {
+export const deriveThere = async (document: SetDocument): Promise<{ readonly set: DerivedSet; readonly rooms: readonly Finding[] }> => {
   const reply: DeriveReply = await workshop.ask((hand) => hand.derive(document));
-  return { scale: reply.scale, pieces: restored<DerivedPiece>(reply.pieces, pieces) };
+  return { set: { scale: reply.scale, pieces: restored<DerivedPiece>(reply.pieces, pieces) }, rooms: reply.rooms };
 };
 
 /** First layouts of the boards and sticks, made in the worker. Calls must not overlap. Rejects with Stopped when it was stopped. */
@@ -146,6 +147,10 @@ export const searchThere = (
   sticks: readonly StickPlan[],
   onBetter: (layout: BoardLayout) => void,
 ): Promise<SearchReply> => searchRoom.ask((hand) => hand.search(document, searched, sticks, proxy(onBetter)));
+
+/** What is noticed about coverings; of those who search, for whoever makes pages is waited for. */
+export const coverNotesThere = async (document: SetDocument): Promise<readonly Finding[]> =>
+  (await searchRoom.ask((hand) => hand.needs(document))).findings;
 
 export const stopSearch = searchRoom.stop;
 
