@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { turnTo } from './hand.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -18,7 +18,7 @@ let browser: Browser;
 let page: Page;
 beforeAll(async () => {
   [app, browser] = await Promise.all([startApp(), launch()]);
-  page = await browser.newPage();
+  page = await openPage(browser);
   await page.setViewport({ width: 1280, height: 800 });
 });
 afterAll(async () => {

@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser } from 'puppeteer-core';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
 /** Debian's browser in a profile of its own. Drawing in three dimensions is done in software and takes most of a test's time, so only who
  *  looks at the model asks for it. */
@@ -28,3 +28,13 @@ export const launch = (model: 'with 3D' | 'without 3D' = 'without 3D'): Promise<
       '--force-prefers-reduced-motion',
     ],
   });
+
+/** A new page. The search for better layouts takes a core for seconds after every change, so only who looks at boards asks for it. */
+export const openPage = async (
+  where: Browser | BrowserContext,
+  search: 'with search' | 'without search' = 'without search',
+): Promise<Page> => {
+  const page = await where.newPage();
+  if (search === 'without search') await page.evaluateOnNewDocument(() => localStorage.setItem('parlor.search', 'off'));
+  return page;
+};

@@ -13,7 +13,7 @@ let h: Table['h'];
 let faults: readonly string[];
 
 beforeAll(async () => {
-  table = await sitDown(1000);
+  table = await sitDown(1000, 'without 3D', 'with search');
   ({ browser, page, h, faults } = table);
   await h.go('/sets/harbour-post-office/cutting');
   await h.see('[data-testid="bound"]');

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { hand } from './hand.ts';
 
 let app: App;
@@ -14,7 +14,7 @@ let h: ReturnType<typeof hand>;
 beforeAll(async () => {
   const directory = mkdtempSync(join(tmpdir(), 'parlor-door-'));
   [app, browser] = await Promise.all([startApp(directory, '0', { PARLOR_PASSPHRASE: 'paper and pins' }), launch()]);
-  page = await browser.newPage();
+  page = await openPage(browser);
   h = hand(page, app.address);
 });
 afterAll(async () => {

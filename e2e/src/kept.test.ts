@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { hand } from './hand.ts';
 
 let app: App;
@@ -25,7 +25,7 @@ type Hand = ReturnType<typeof hand> & { readonly page: Page };
 
 /** A page of another person's browser, which begins with nothing kept. */
 const sitDown = async (path: string, prepare: (page: Page) => Promise<unknown> = async () => undefined): Promise<Hand> => {
-  const page = await (await browser.createBrowserContext()).newPage();
+  const page = await openPage(await browser.createBrowserContext());
   await page.setViewport({ width: 1280, height: 800 });
   await prepare(page);
   const h = hand(page, app.address);
@@ -241,7 +241,7 @@ describe('a shelf that lost something', () => {
     await stopApp(first);
     rmSync(join(other, 'database'), { recursive: true });
     const again = await startApp(other);
-    const page = await (await browser.createBrowserContext()).newPage();
+    const page = await openPage(await browser.createBrowserContext());
     const h = hand(page, again.address);
     await h.go('/sets');
     await h.reads('[data-notice="rebuilt"]', /made again from the newest copy and the journal; nothing was lost/);
@@ -277,7 +277,7 @@ describe('a copy of everything', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ basedOn: 1, document: small('Changed here') }),
     });
-    const page = await (await browser.createBrowserContext()).newPage();
+    const page = await openPage(await browser.createBrowserContext());
     const other = hand(page, empty.address);
     await other.go('/sets');
     await other.see('[data-set="potting-shed"]');

@@ -2,7 +2,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { hand } from './hand.ts';
 
 let app: App;
@@ -11,7 +11,7 @@ let page: Page;
 let h: ReturnType<typeof hand>;
 beforeAll(async () => {
   [app, browser] = await Promise.all([startApp(), launch()]);
-  page = await browser.newPage();
+  page = await openPage(browser);
   await page.setViewport({ width: 1280, height: 800 });
   h = hand(page, app.address);
 });

@@ -5,7 +5,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { hand } from './hand.ts';
 
 let app: App;
@@ -16,7 +16,7 @@ const faults: string[] = [];
 
 beforeAll(async () => {
   [app, browser] = await Promise.all([startApp(), launch()]);
-  page = await browser.newPage();
+  page = await openPage(browser, 'with search');
   await page.setViewport({ width: 1280, height: 800 });
   page.on('pageerror', (problem) => faults.push(String(problem)));
   page.on('console', (line) => {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
-import { launch } from './browser.ts';
+import { launch, openPage } from './browser.ts';
 import { hand } from './hand.ts';
 
 let app: App;
@@ -26,7 +26,7 @@ type Hand = ReturnType<typeof hand> & { readonly page: Page };
 
 /** A page of this browser, or of another person's. */
 const sitDown = async (path: string, whose: 'mine' | 'theirs' = 'mine', at = app): Promise<Hand> => {
-  const page = await (whose === 'mine' ? browser.newPage() : (await browser.createBrowserContext()).newPage());
+  const page = await openPage(whose === 'mine' ? browser : await browser.createBrowserContext());
   await page.setViewport({ width: 1280, height: 800 });
   const h = hand(page, at.address);
   await h.go(path);
