@@ -19,6 +19,7 @@ import {
   type SetDocument,
   seamsOf,
   setSchema,
+  VERSION,
 } from '../index.ts';
 
 const bookcase = { name: 'Bookcase', width: '900 mm', height: '1800 mm', depth: '300 mm', front: { kind: 'shelves', count: 3 } };
@@ -28,7 +29,7 @@ const PIECE = { at: { kind: 'piece' } };
 const setOf = (finishes: readonly object[], pieces: readonly object[], change: object = {}): SetDocument =>
   setSchema.parse({
     format: 'bashful-parlor-set',
-    version: 1,
+    version: VERSION,
     doll: { height: '29 cm', scale: { by: 'ratio', ratio: 6 } },
     boards: [{ id: 'white', name: 'white', nominal: '5 mm', sheets: ['20 × 30 in'] }],
     finishes,

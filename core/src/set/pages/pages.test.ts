@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { type Mark, type Page, printable } from '../../print/index.ts';
-import { derive, deriveCoverings, describeFinding, makeUp, pagesOf, paperNeeds, readSet, type SetDocument, setSchema } from '../index.ts';
+import {
+  derive,
+  deriveCoverings,
+  describeFinding,
+  makeUp,
+  pagesOf,
+  paperNeeds,
+  readSet,
+  type SetDocument,
+  setSchema,
+  VERSION,
+} from '../index.ts';
 import { printFindings } from './printFindings.ts';
 
 const BOOKCASE = { name: 'Bookcase', width: '900 mm', height: '1800 mm', depth: '300 mm', front: { kind: 'shelves', count: 3 } };
@@ -9,7 +20,7 @@ const PIECE = { at: { kind: 'piece' } };
 const setOf = (change: object): SetDocument =>
   setSchema.parse({
     format: 'bashful-parlor-set',
-    version: 1,
+    version: VERSION,
     doll: { height: '29 cm', scale: { by: 'ratio', ratio: 6 } },
     boards: [{ id: 'white', name: 'white', nominal: '5 mm', sheets: ['20 × 30 in'] }],
     pieces: [BOOKCASE],
