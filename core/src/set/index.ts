@@ -29,6 +29,7 @@ export { type Suited, suited } from './derive/suit.ts';
 export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document/document.ts';
 export { applyEdit, type Edit, type PieceChange } from './document/edit.ts';
 export { freshName } from './document/freshName.ts';
+export { documentJsonSchema, type JsonSchema } from './document/jsonSchema.ts';
 export { VERSION } from './document/migrations/index.ts';
 export { openingMoved } from './document/moveOpening.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './document/readSet.ts';

@@ -83,6 +83,8 @@ export const printerSchema = z.strictObject({
 });
 
 const shape = z.strictObject({
+  /** Where an editor finds the schema; not kept. */
+  $schema: textField(400).optional(),
   format: z.literal('bashful-parlor-set', 'This is not a Bashful Parlor set: "format" must be "bashful-parlor-set".'),
   version: z.literal(VERSION, {
     error: ({ input }) =>
@@ -135,7 +137,7 @@ const free = <T>(taken: Set<T>, make: (number: number) => T): T => {
 };
 
 /** Gives pieces that came without one an id and a mark, the lowest that is free. */
-const fillIn = (found: Shape): SetDocument => {
+const fillIn = ({ $schema: _schema, ...found }: Shape): SetDocument => {
   const ids = new Set(found.pieces.flatMap(({ id }) => (id === undefined ? [] : [id])));
   const marks = new Set(found.pieces.flatMap(({ mark }) => (mark === undefined ? [] : [mark])));
   const pieces = found.pieces.map(
