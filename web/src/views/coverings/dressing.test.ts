@@ -1,12 +1,12 @@
 import { PATTERNS } from '@parlor/core/cover';
 import { scaleFromRatio, UM } from '@parlor/core/measure';
-import { applyEdit, setSchema } from '@parlor/core/set';
+import { applyEdit, setSchema, VERSION } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
 import { dropFinish, newFinish, patternArt, signArt, wearEdit, wholeCourses } from './dressing.ts';
 
 const set = setSchema.parse({
   format: 'bashful-parlor-set',
-  version: 1,
+  version: VERSION,
   finishes: [{ id: 'brick', art: patternArt('running bond') }],
   pieces: [
     {
