@@ -106,6 +106,8 @@ describe('the browser’s store cleared in mid-work', () => {
     const session = await page.createCDPSession();
     await session.send('Storage.clearDataForOrigin', { origin: new URL(app.address).origin, storageTypes: 'indexeddb,local_storage' });
     await session.detach();
+    // What was cleared is the maker's; the search stays off, whose script an offline page could not fetch.
+    await page.evaluate(() => localStorage.setItem('parlor.search', 'off'));
   };
   const heightOf = async (id: string) => (await api('GET', `/sets/${id}`)).document.pieces[0]?.height;
 
