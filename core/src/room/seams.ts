@@ -1,12 +1,11 @@
 // µm, doll size. Where the boards of a wall meet, as it is seen from inside, and what hides it: strips on the wall, and what stands or hangs before it.
 import { type Box, boxOf, type Part, upperOf } from '../assembly/index.ts';
+import { lessStretch, type Stretch } from '../kit/index.ts';
 import { isOfOpening } from '../piece/index.ts';
 import { normalOf, type Point, toSpace } from '../shape/index.ts';
 import { type Elevation, elevationOf, seenAt, seenBy, viewOf } from './elevation.ts';
 import type { Standing } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
-
-type Stretch = readonly [from: number, to: number];
 
 /** A joint of two boards that can be seen from inside: on which side, whether it stands or lies, where, from where to where, and what of that is not
  *  hidden. A joint that stands is so far along the side and runs up; one that lies is so far up and runs along. */
@@ -60,11 +59,6 @@ const edgesOf = (part: Part, number: number): readonly Edge[] => {
     return [];
   });
 };
-
-const less = (whole: readonly Stretch[], [from, to]: Stretch): readonly Stretch[] =>
-  whole.flatMap(([a, b]): readonly Stretch[] =>
-    to <= a || from >= b ? [[a, b]] : [...(from > a ? [[a, from] as const] : []), ...(to < b ? [[to, b] as const] : [])],
-  );
 
 /** Joints at one place as one: their stretches together. */
 const together = (joints: readonly Joint[]): readonly Joint[] => {
@@ -141,7 +135,7 @@ const bareOn = (space: RoomSpace, number: number): readonly Bare[] => {
       return {
         ...joint,
         side: number,
-        bare: coveredBy(joint, before).reduce(less, whole),
+        bare: coveredBy(joint, before).reduce(lessStretch, whole),
       };
     });
 };
@@ -175,7 +169,7 @@ export const seamsOf = (space: RoomSpace, standing: readonly Standing[]): readon
     }));
     const open = hiding
       .flatMap(({ over }) => over)
-      .reduce(less, bare)
+      .reduce(lessStretch, bare)
       .filter(([from, to]) => to - from > SHORT);
     return {
       ...joint,

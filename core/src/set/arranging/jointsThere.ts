@@ -1,5 +1,6 @@
 // µm, doll size. Joints of a piece that show, where the piece stands: what is before them in its room hides them.
 import type { Box, OpenJoint, Part } from '../../assembly/index.ts';
+import { lessStretch, type Stretch } from '../../kit/index.ts';
 import { besideIt, layoutOf, type RoomSpace, type Standing } from '../../room/index.ts';
 import { add, scaled, type Vec3 } from '../../shape/index.ts';
 import type { DerivedPiece, DerivedSet } from '../derive/derive.ts';
@@ -31,13 +32,6 @@ const standsBefore = (box: Box, { joint, before }: ReturnType<typeof inRoom>, al
       : box.min[axis] < joint.min[axis] - OVER && box.max[axis] > joint.max[axis] + OVER;
   });
 
-type Stretch = readonly [from: number, to: number];
-
-const without = (whole: readonly Stretch[], [from, to]: Stretch): readonly Stretch[] =>
-  whole.flatMap(([a, b]): readonly Stretch[] =>
-    to <= a || from >= b ? [[a, b]] : [...(from > a ? [[a, from] as const] : []), ...(to < b ? [[to, b] as const] : [])],
-  );
-
 /** Who hides a joint altogether, by name; nothing where some of it is seen. */
 const hiddenBy = (there: ReturnType<typeof inRoom>, things: readonly { readonly name: string; readonly boxes: readonly Box[] }[]) => {
   const { min, max } = there.joint;
@@ -48,7 +42,7 @@ const hiddenBy = (there: ReturnType<typeof inRoom>, things: readonly { readonly 
     for (const box of boxes) {
       if (!standsBefore(box, there, along)) continue;
       names.add(name);
-      open = without(open, [box.min[along], box.max[along]]);
+      open = lessStretch(open, [box.min[along], box.max[along]]);
     }
   return open.every(([from, to]) => to - from <= SHORT) ? [...names] : [];
 };
