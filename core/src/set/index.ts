@@ -1,7 +1,7 @@
 export { type Arranged, arrangedIn, belongingTo } from './arranging/arrange.ts';
+export { arrangedFindings } from './arranging/arrangedFindings.ts';
 export { canJoin, differencesOfShells, joinRooms, type ShellDifference, takeOff } from './arranging/joinRooms.ts';
 export { findingsThere } from './arranging/jointsThere.ts';
-export { roomFindings } from './arranging/roomFindings.ts';
 export {
   coverOne,
   type DerivedCovering,

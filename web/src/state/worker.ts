@@ -7,6 +7,7 @@ import { type OpeningForm, openingFor, type Room, type WallOpening, type WhichWa
 import type { Bed, ReadPlot, Trial } from '@parlor/core/plot';
 import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
+  arrangedFindings,
   type BoardLayout,
   boardPlans,
   coverFindings,
@@ -34,7 +35,6 @@ import {
   paperOfGood,
   planSticks,
   type RuleFit,
-  roomFindings,
   type SetDocument,
   type StickPlan,
   type Suited,
@@ -134,7 +134,7 @@ const work = {
     return {
       scale: derived.scale,
       pieces: pieces.map((piece) => ('id' in piece ? slim(piece) : piece)),
-      rooms: roomFindings(document, derived),
+      rooms: arrangedFindings(document, derived),
     };
   },
   layOut: (document: SetDocument): LayoutReply => {

@@ -6,7 +6,13 @@ const A4 = { id: 'white', name: 'Foam board, white', nominal: '5 mm', sheets: ['
 
 type Stands = { readonly x: number; readonly z: number; readonly turn?: number };
 
-/** A screen 360 mm wide and 200 high at doll size, so of two pieces, and a box 100 wide and 250 high. */
+const sized = (width: number, height: number, depth: number) => ({
+  width: { doll: `${width} mm` },
+  height: { doll: `${height} mm` },
+  depth: { doll: `${depth} mm` },
+});
+
+/** A screen 360 mm wide and 200 high at doll size, so of two pieces, and a box 120 wide and 250 high. */
 const setWith = (screen: Stands, box?: Stands): SetDocument => {
   const placed = [{ piece: 'screen', ...screen }, ...(box ? [{ piece: 'box', ...box }] : [])];
   const read = readSet({
@@ -18,27 +24,21 @@ const setWith = (screen: Stands, box?: Stands): SetDocument => {
         id: 'room',
         family: 'room',
         name: 'Room',
-        width: { doll: '800 mm' },
-        depth: { doll: '600 mm' },
-        height: { doll: '400 mm' },
+        ...sized(800, 400, 600),
         boards: { wall: 'large', floor: 'large' },
       },
       {
         id: 'screen',
         family: 'panels',
         name: 'Screen',
-        width: { doll: '360 mm' },
-        height: { doll: '200 mm' },
-        depth: { doll: '5 mm' },
+        ...sized(360, 200, 5),
         panels: [{ id: 'leaf', name: 'leaf', facing: 'front' }],
       },
       {
         id: 'box',
         family: 'casework',
         name: 'Cupboard',
-        width: { doll: '120 mm' },
-        height: { doll: '250 mm' },
-        depth: { doll: '40 mm' },
+        ...sized(120, 250, 40),
         boards: { carcass: 'large' },
       },
     ],

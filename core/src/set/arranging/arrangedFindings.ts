@@ -5,5 +5,5 @@ import type { Finding } from '../findings/finding.ts';
 import { arrangedIn } from './arrange.ts';
 
 /** The findings of all rooms of a set about how they are arranged. */
-export const roomFindings = (document: SetDocument, derived: DerivedSet): readonly Finding[] =>
+export const arrangedFindings = (document: SetDocument, derived: DerivedSet): readonly Finding[] =>
   document.pieces.flatMap(({ id, family }) => (family === 'room' ? (arrangedIn(document, derived, id)?.findings ?? []) : []));
