@@ -30,16 +30,18 @@ class LongestFirst extends BaseSequencer {
   }
 }
 
+const SCRATCH = { globalSetup: ['scripts/scratch.mjs'], setupFiles: ['scripts/scratchOfFile.mjs'] };
+
 export default defineConfig({
   test: {
     // Two cores, three hands: every file brings an application and a browser of its own, and each waits for them half of the time.
     maxWorkers: 3,
     sequence: { sequencer: LongestFirst },
     projects: [
-      { test: { name: 'unit', include: ['{core,server,cli,web}/src/**/*.test.ts'], testTimeout: 60_000, isolate: false } },
+      { test: { ...SCRATCH, name: 'unit', include: ['{core,server,cli,web}/src/**/*.test.ts'], testTimeout: 60_000, isolate: false } },
       // A browser that stands still for half a minute, seen about once in three runs on a busy machine and in none of a hundred rounds made to bring
       // it about, is asked a second time; what is wrong is wrong again.
-      { test: { name: 'e2e', include: ['e2e/src/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000, retry: 1 } },
+      { test: { ...SCRATCH, name: 'e2e', include: ['e2e/src/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000, retry: 1 } },
     ],
   },
 });

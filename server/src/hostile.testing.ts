@@ -134,9 +134,6 @@ const COPY = (() => {
   return gzipSync(`${[...lines, JSON.stringify({ end: true, rows: lines.length - 1, sum: sum.digest('hex') })].join('\n')}\n`);
 })();
 
-const place = mkdtempSync(join(tmpdir(), 'parlor-hostile-'));
-process.on('exit', () => rmSync(place, { recursive: true, force: true }));
-
 /** Each door: what is sent to it by a seed, and what must hold of what comes of it. Throws where it does not. */
 export const DOORS: Readonly<Record<string, (seed: number) => void | Promise<void>>> = {
   documents: (seed) => {
@@ -156,8 +153,10 @@ export const DOORS: Readonly<Record<string, (seed: number) => void | Promise<voi
     if (wrong) throw new Error(`it still has ${wrong[0]}`);
   },
   journals: (seed) => {
+    const place = mkdtempSync(join(tmpdir(), 'parlor-hostile-'));
     writeFileSync(join(place, '000000000001.log'), spoilt(JOURNAL, seededRandom(seed)));
     const { entries } = readJournal<{ id: string }>(place);
+    rmSync(place, { recursive: true });
     entries.forEach(({ number, entry }, index) => {
       if (entry.id !== `set-${number}` || (index > 0 && number <= (entries[index - 1]?.number ?? 0)))
         throw new Error('an entry that never was');
