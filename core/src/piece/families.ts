@@ -1,154 +1,120 @@
-// The table of families: what each is as data. What is decided about them, what builds them and what they may be started from stand in
-// `building.ts`, which the page that opens first does not need. Whoever wants a piece asks at these two tables and never for a family by name.
-import type { z } from 'zod';
-import { BED_ROLES, type Bed, bedSchema } from './bed/bed.ts';
-import { BOARD_ROLES, type Casework, caseworkSchema, partsAbout } from './casework/casework.ts';
-import { CLOTH_ROLES, type ClothThing, clothThingSchema } from './cloth/cloth.ts';
-import { FREE_ROLES, type Free, freeSchema } from './free/free.ts';
-import type { PlaceOf } from './kit/means.ts';
-import { ODD_ROLES, type OddThing, oddSchema } from './odd/odd.ts';
-import { OPENING_ROLES, type Opening, openingSchema } from './opening/opening.ts';
-import { GOOD_ROLES, type Good, goodSchema, MOST_COPIES } from './paper/good.ts';
-import { ROOM_ROLES, type Room, roomSchema, type Shell } from './room/room.ts';
-import { ROUND_ROLES, roundSchema, type Turned } from './round/turned.ts';
-import { SEAT_ROLES, type Seat, seatSchema } from './seat/seat.ts';
-import { SHOP_ROLES, type Shop, shopSchema } from './shop/shop.ts';
-import { STACK_ROLES, type Stack, stackSchema } from './stack/stack.ts';
-import { STICKWORK_ROLES, type Stickwork, stickworkSchema } from './stickwork/stickwork.ts';
-import { TABLE_ROLES, type Table, tableSchema } from './table/table.ts';
-import { WALL_ROLES, type WallThing, wallSchema } from './wall/wallThing.ts';
+// The families, a line each: what is decided about them, what builds them, what they may be started from, what they are to those who use them.
+// Whoever wants to know something of a piece asks here, and never for a family by its name.
+import { type Assembly, alike, type Part } from '../assembly/index.ts';
+import type { Body } from '../doll/index.ts';
+import { err, ok, type Result } from '../kit/index.ts';
+import type { DollUm } from '../measure/index.ts';
+import { BED } from './bed/index.ts';
+import { CASEWORK } from './casework/index.ts';
+import { CLOTH } from './cloth/index.ts';
+import { FREE } from './free/index.ts';
+import type { Built } from './kit/built.ts';
+import type { Family, Hung, Offer, Sight, Sitting } from './kit/family.ts';
+import type { Field } from './kit/field.ts';
+import type { BuiltWithout } from './kit/leftOut.ts';
+import type { Means, PlaceSpace } from './kit/means.ts';
+import { type PlaceAt, topPlace } from './kit/placeAt.ts';
+import type { Preset } from './kit/preset.ts';
+import type { PieceProblem } from './kit/problem.ts';
+import { type FamilyName, isSmall, MODELS, type Piece } from './models.ts';
+import { ODD } from './odd/index.ts';
+import { OPENING } from './opening/index.ts';
+import { PAPER } from './paper/index.ts';
+import { ROOM } from './room/index.ts';
+import { ROUND } from './round/index.ts';
+import { SEAT } from './seat/index.ts';
+import { SHOP } from './shop/index.ts';
+import { STACK } from './stack/index.ts';
+import { STICKWORK } from './stickwork/index.ts';
+import { TABLE } from './table/index.ts';
+import { WALL } from './wall/index.ts';
 
-/** A piece of a set: one of the families. */
-export type Piece =
-  | Casework
-  | Table
-  | Bed
-  | Seat
-  | Stickwork
-  | Turned
-  | Stack
-  | WallThing
-  | Opening
-  | Shop
-  | Room
-  | Good
-  | ClothThing
-  | OddThing
-  | Free;
-export type FamilyName = Piece['family'];
-
-/** All that a family is. */
-export type Family<P extends Piece = Piece> = {
-  /** A piece as it may stand in a file. */
-  readonly schema: z.ZodType<Omit<P, 'id' | 'mark'> & { readonly id?: string | undefined; readonly mark?: number | undefined }>;
-  readonly roles: readonly string[];
-  /** About how many parts it has, before anything is built. */
-  readonly partsAbout: (piece: Omit<P, 'id' | 'mark'>) => number;
+const FAMILIES = {
+  casework: CASEWORK,
+  table: TABLE,
+  bed: BED,
+  seat: SEAT,
+  stickwork: STICKWORK,
+  round: ROUND,
+  stack: STACK,
+  wall: WALL,
+  opening: OPENING,
+  shop: SHOP,
+  room: ROOM,
+  paper: PAPER,
+  cloth: CLOTH,
+  odd: ODD,
+  panels: FREE,
 };
 
-/** About how many parts a shell has. */
-const shellAbout = ({ walls, between, storeys, cells, panelling, beams }: Shell): number =>
-  storeys * (10 + (panelling ? 24 : 6) * cells + (beams ? 3 * beams.count * cells : 0)) +
-  storeys * [...walls, ...between].reduce((sum, { openings, battens }) => sum + 3 + 2 * battens.length + 20 * openings.length, 0);
+/** A piece's family, as one that takes any piece of its own kind: it is given no other. */
+const familyOf = ({ family }: Pick<Piece, 'family'>): Family<Piece> => FAMILIES[family] as Family<Piece>;
 
-export const FAMILIES: { readonly [F in FamilyName]: Family<Extract<Piece, { readonly family: F }>> } = {
-  casework: {
-    schema: caseworkSchema as unknown as Family<Casework>['schema'],
-    roles: BOARD_ROLES,
-    partsAbout,
-  },
-  table: {
-    schema: tableSchema as unknown as Family<Table>['schema'],
-    roles: TABLE_ROLES,
-    partsAbout: ({ drawers }) => 20 + 12 * drawers,
-  },
-  bed: {
-    schema: bedSchema as unknown as Family<Bed>['schema'],
-    roles: BED_ROLES,
-    partsAbout: ({ drawers, base, levels }) => 24 + 12 * drawers + (base === 'slats' ? 20 : 0) * (levels === 'bunk' ? 2 : 1),
-  },
-  seat: {
-    schema: seatSchema as unknown as Family<Seat>['schema'],
-    roles: SEAT_ROLES,
-    partsAbout: ({ boxes, pads }) => 30 + 10 * boxes + 2 * pads,
-  },
-  stickwork: {
-    schema: stickworkSchema as unknown as Family<Stickwork>['schema'],
-    roles: STICKWORK_ROLES,
-    partsAbout: ({ count, layers }) => 60 + 4 * count * layers,
-  },
-  round: {
-    schema: roundSchema as unknown as Family<Turned>['schema'],
-    roles: ROUND_ROLES,
-    partsAbout: ({ sections }) => sections.reduce((sum, { kind, count }) => sum + (kind === 'merlons' ? 2 * count : 4), 0),
-  },
-  stack: {
-    schema: stackSchema as unknown as Family<Stack>['schema'],
-    roles: STACK_ROLES,
-    partsAbout: ({ layers }) => layers.reduce((sum, { boards }) => sum + boards, 0),
-  },
-  wall: {
-    schema: wallSchema as unknown as Family<WallThing>['schema'],
-    roles: WALL_ROLES,
-    partsAbout: ({ count }) => 8 + 2 * count,
-  },
-  opening: {
-    schema: openingSchema as unknown as Family<Opening>['schema'],
-    roles: OPENING_ROLES,
-    partsAbout: ({ form, panelsAcross, panelsUp, barsUpright, barsLying }) =>
-      16 + (form === 'door' ? panelsAcross * panelsUp : barsUpright + barsLying * (barsUpright + 1)),
-  },
-  shop: {
-    schema: shopSchema as unknown as Family<Shop>['schema'],
-    roles: SHOP_ROLES,
-    partsAbout: ({ count }) => 12 + 3 * count,
-  },
-  room: {
-    schema: roomSchema as unknown as Family<Room>['schema'],
-    roles: ROOM_ROLES,
-    partsAbout: (room) => [room, ...room.shells.map(({ shell }) => shell)].reduce((sum, shell) => sum + shellAbout(shell), 0),
-  },
-  paper: {
-    schema: goodSchema as unknown as Family<Good>['schema'],
-    roles: GOOD_ROLES,
-    partsAbout: ({ count, form, fills }) => (fills ? MOST_COPIES / 4 : count) * (form === 'book' || form === 'sheet' ? 4 : 1),
-  },
-  cloth: {
-    schema: clothThingSchema as unknown as Family<ClothThing>['schema'],
-    roles: CLOTH_ROLES,
-    partsAbout: ({ count, panels, form }) => count * (form === 'quilt' ? 2 * panels : 4),
-  },
-  odd: {
-    schema: oddSchema as unknown as Family<OddThing>['schema'],
-    roles: ODD_ROLES,
-    partsAbout: ({ count, slices }) => count * (4 + 2 * slices),
-  },
-  panels: {
-    schema: freeSchema as unknown as Family<Free>['schema'],
-    roles: FREE_ROLES,
-    partsAbout: ({ panels }) => panels.length * 2,
-  },
+/** Every preset of every family, in the order of the table. */
+export const PRESETS: readonly Preset[] = Object.values(FAMILIES).flatMap(({ presets }) => presets);
+
+/** What is decided about a piece of its family. */
+export const fieldsOf = (piece: Pick<Piece, 'family'>): readonly Field[] => familyOf(piece).fields;
+
+/** What is decided about the members of a piece's lists. */
+export const innerFieldsOf = (piece: Piece): readonly Field[] => familyOf(piece).inner?.(piece) ?? [];
+
+/** A piece as a looking-glass shows it. */
+export const mirroredPiece = (piece: Piece): Piece => familyOf(piece).mirrored?.(piece) ?? piece;
+
+/** The drawing on which a piece is decided best. */
+export const sightOf = (piece: Piece): Sight => familyOf(piece).sight?.(piece) ?? 'front';
+
+const finished = (built: Built): Built => ({ ...built, assembly: { ...built.assembly, parts: built.assembly.parts.map(alike) } });
+
+/** Builds a piece, whatever its family. */
+export const buildPiece = (piece: Piece, means: Means): Result<Built, PieceProblem> => {
+  const built = familyOf(piece).build(piece, means);
+  return built.ok ? ok(finished(built.value)) : built;
 };
 
-/** Small things that are folded, sewn or put together of what is found: they stand among the small goods. */
-export const isSmall = ({ family }: Pick<Piece, 'family'>): boolean => family === 'paper' || family === 'cloth' || family === 'odd';
+/** Builds what can be built of a piece that cannot be built whole.
+ *  Shape: piece, means → it without what does not fit, and what that is. Errors: where nothing of it can be built, or its family has no parts to do without. */
+export const buildWithout = (piece: Piece, means: Means, problem: PieceProblem): Result<BuiltWithout<Piece>, PieceProblem> => {
+  const found = familyOf(piece).without?.(piece, means) as Result<BuiltWithout<Piece>, PieceProblem> | undefined;
+  return found?.ok && found.value.left.length > 0 ? ok({ ...found.value, built: finished(found.value.built) }) : err(problem);
+};
 
-/** Pieces that may lie, stand or hang on another. */
-type Belonging = Extract<Piece, { readonly on: PlaceOf | null }>;
-export const belongs = (piece: Piece): piece is Belonging => piece.family === 'cloth' || piece.family === 'odd';
+/** The places of a piece that stands.
+ *  Shape: piece, its assembly, means → places by name; none for cloth, paper and what is itself put somewhere. */
+export const placesOf = (piece: Piece, assembly: Assembly, means: Means): readonly PlaceAt[] =>
+  familyOf(piece).places?.(piece, assembly, means) ?? (isSmall(piece) ? [] : topPlace(assembly, 'top'));
 
-/** The piece of the set on which one stands, lies or hangs, or whose shelf it fills: it goes where that goes. */
-export const hostOf = (piece: Piece): string | null =>
-  piece.family === 'paper' ? (piece.fills?.piece ?? null) : belongs(piece) ? (piece.on?.piece ?? null) : null;
+/** Whether a piece goes round what lies on a place. */
+export const goesRound = (piece: Piece, place: PlaceSpace): boolean => familyOf(piece).goesRound?.(piece, place) ?? false;
 
-/** The family of a piece, as one that takes any piece of its own kind. */
-export const familyOf = (piece: Pick<Piece, 'family'>): Family => FAMILIES[piece.family] as unknown as Family;
+/** What a piece offers a body. */
+export const offersOf = (piece: Piece, assembly: Assembly, means: Means, body: Body): readonly Offer<Piece>[] =>
+  familyOf(piece).offers?.(piece, assembly, means, body) ?? [];
 
-const OUTER = ['width', 'height', 'depth', 'mattressLength', 'mattressWidth'] as const;
+/** Heights at which a piece meets those who use it where it hangs so far above the floor. */
+export const hungAt = (piece: Piece, assembly: Assembly, up: number): readonly Hung[] => familyOf(piece).hung?.(piece, assembly, up) ?? [];
 
-/** The outer sizes of a piece that were decided as the real thing's, in µm. */
-export const drivingSizes = (piece: Piece): readonly number[] =>
-  OUTER.flatMap((key) => {
-    const value = (piece as Partial<Record<(typeof OUTER)[number], unknown>>)[key];
-    return typeof value === 'number' ? [value] : [];
-  });
+/** How high above the floor one sits on a piece; nothing where one does not. */
+export const seatHeightOf = (piece: Piece, means: Means): DollUm | undefined => familyOf(piece).seatHeight?.(piece, means);
+
+/** How one sits on a piece; nothing where one does not. */
+export const sittingOn = (piece: Piece, assembly: Assembly, means: Means): Sitting | undefined =>
+  familyOf(piece).sitting?.(piece, assembly, means);
+
+/** The height at which one sits at a piece, with how it is changed; nothing where one does not. */
+export const satAt = (piece: Piece, means: Means): ReturnType<NonNullable<Family<Piece>['satAt']>> =>
+  familyOf(piece).satAt?.(piece, means) ?? null;
+
+/** The role whose board may be glued up in layers where a lying part of the piece sags. */
+export const spanRoleOf = (piece: Piece, part: Part): string | undefined => familyOf(piece).spanRole?.(part);
+
+/** What differs between two states of a piece beside its fields, in words; nothing of one that was of another family. */
+export const changesOf = (was: Piece, is: Piece): readonly string[] =>
+  was.family === is.family ? (familyOf(is).changes?.(was, is) ?? []) : [];
+
+/** A piece made from a preset's decisions. */
+export const fromPreset = (preset: Preset, id: string, mark: number): Piece => {
+  const { family } = preset.piece as { family: FamilyName };
+  return { ...MODELS[family].schema.parse(preset.piece), id, mark } as Piece;
+};

@@ -1,6 +1,4 @@
 export type { Bed } from './bed/bed.ts';
-export { mattressesOf } from './bed/mattresses.ts';
-export { buildPiece, fieldsOf, fromPreset, mirroredPiece, PRESETS, sightOf } from './building.ts';
 export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
   CELL_WORDS,
@@ -24,11 +22,30 @@ export { CELL_FIELDS } from './casework/fields.ts';
 export { clothFor, sizesOfCloth } from './cloth/buildCloth.ts';
 export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, takesSize, WAYS, type Way } from './cloth/cloth.ts';
 export { CLOTH_WORDS, WAY_WORDS } from './cloth/fields.ts';
-export { belongs, drivingSizes, FAMILIES, type Family, type FamilyName, familyOf, hostOf, isSmall, type Piece } from './families.ts';
+export {
+  buildPiece,
+  buildWithout,
+  changesOf,
+  fieldsOf,
+  fromPreset,
+  goesRound,
+  hungAt,
+  innerFieldsOf,
+  mirroredPiece,
+  offersOf,
+  PRESETS,
+  placesOf,
+  satAt,
+  seatHeightOf,
+  sightOf,
+  sittingOn,
+  spanRoleOf,
+} from './families.ts';
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export type { Aside } from './kit/base.ts';
 export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './kit/built.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
+export type { BuiltWithout, LeftMend, LeftOut } from './kit/leftOut.ts';
 export {
   boardFor,
   layersFor,
@@ -42,9 +59,10 @@ export {
   type User,
 } from './kit/means.ts';
 export type { Space } from './kit/panels.ts';
+export type { PlaceAt } from './kit/placeAt.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
-export { type BuiltWithout, buildWithout, type LeftMend, type LeftOut } from './leaveOut.ts';
+export { belongs, drivingSizes, type FamilyName, hostOf, isSmall, MODELS, modelOf, type Piece } from './models.ts';
 export { ODD_WORDS } from './odd/fields.ts';
 export { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd/odd.ts';
 export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';
@@ -70,7 +88,7 @@ export {
   type Shell,
   sideName,
 } from './room/room.ts';
-export { type PlanBetween, type PlanOfRoom, type PlanOpening, type PlanSide, roomPlan } from './room/roomPlan.ts';
+export { floorCorner, type PlanBetween, type PlanOfRoom, type PlanOpening, type PlanSide, roomPlan } from './room/roomPlan.ts';
 export { packingFor, type StandingShell, standTogether } from './room/together.ts';
 export { viewSize } from './room/view.ts';
 export {

@@ -17,12 +17,12 @@ import { dollOf, dollUm, scaleFromRatio } from '../measure/index.ts';
 import { bounds, type Ring, rectRing, regionArea } from '../shape/index.ts';
 import {
   buildPiece,
-  FAMILIES,
   type FamilyName,
   fieldsOf,
   fromPreset,
   isSmall,
   type Means,
+  MODELS,
   mirroredPiece,
   type Piece,
   PRESETS,
@@ -425,7 +425,7 @@ describe('what is held', () => {
 
 describe('families', () => {
   it('describe every decision by a path that is there, and bounds that the schema takes', () => {
-    for (const name of Object.keys(FAMILIES) as FamilyName[]) {
+    for (const name of Object.keys(MODELS) as FamilyName[]) {
       const piece = fromPreset(
         PRESETS.find(({ piece: { family: of_ } }: { piece: { family?: string } }) => of_ === name) as (typeof PRESETS)[number],
         'p',

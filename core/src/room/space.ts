@@ -1,6 +1,6 @@
 // µm, doll size. A room as things stand in it: its clear plan, its walls and its floor, in the space of its assembly.
-import { type Assembly, around, type Boxed, boxed, boxOf } from '../assembly/index.ts';
-import { type Means, type PlanBetween, type PlanSide, type Room, roomPlan } from '../piece/index.ts';
+import { type Assembly, type Boxed, boxed } from '../assembly/index.ts';
+import { floorCorner, type Means, type PlanBetween, type PlanSide, type Room, roomPlan } from '../piece/index.ts';
 import type { Point, Vec3 } from '../shape/index.ts';
 
 /** One side of the room as it is seen from inside. Doors are counted from its left end. */
@@ -31,14 +31,12 @@ export const lengthOf = ({ from, to }: Pick<RoomSide, 'from' | 'to'>): number =>
 /** The space of a room that stands.
  *  Shape: room, its assembly, means → plan, sides, shell. Nothing where the floor is not found. */
 export const spaceOf = (room: Room, assembly: Assembly, means: Means): RoomSpace | undefined => {
-  const floors = assembly.parts.filter(
-    ({ id }) => id === `${room.id}/floor` || id.startsWith(`${room.id}/floor~`) || id.startsWith(`${room.id}/floor piece`),
-  );
-  if (floors.length === 0) return undefined;
-  const { ring, left, back, sides, clear, skirting, between } = roomPlan(room, means);
-  const { min, max } = around(floors.map(boxOf));
+  const plan = roomPlan(room, means);
+  const corner = floorCorner(room, assembly, plan);
+  if (!corner) return undefined;
+  const { ring, sides, clear, skirting, between } = plan;
   return {
-    corner: [min[0] + left, max[1], min[2] + back],
+    corner,
     ring,
     sides,
     height: clear,

@@ -23,7 +23,7 @@ export {
   orderOfPiece,
 } from './derive/derive.ts';
 export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './derive/goods.ts';
-export { type PlaceAt, placeNamed, placesOf, placeWords, putAt, spotOf } from './derive/places.ts';
+export { placeNamed, placeWords, putAt, spotOf } from './derive/places.ts';
 export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './derive/shelves.ts';
 export { type Suited, suited } from './derive/suit.ts';
 export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document/document.ts';

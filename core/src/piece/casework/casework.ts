@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 import { type Cell, cellSchema, cellsOf, OPEN, partsOfCell } from './cell.ts';
 
 /** The roles that a casework's boards are chosen for. */
@@ -39,7 +40,7 @@ export type Opening = { readonly x: Measure; readonly y: Measure; readonly width
 export type FaceFrame = { readonly border: Measure; readonly openings: readonly Opening[] | null };
 
 /** A second wall inside the first, glued to it or with a hollow between for wires. */
-export type Lining = { readonly cavity: DollUm };
+type Lining = { readonly cavity: DollUm };
 
 /** Panels that every casework has, by the words a file may use for them. */
 export const HOLE_PANELS = ['left', 'right', 'top', 'bottom', 'back'] as const;
@@ -54,40 +55,11 @@ export type Hole = {
   readonly diameter: DollUm;
 };
 
-/** Casework: a box of boards, open or closed at the front, divided into a tree of bays. */
-export type Casework = Piecelike<'casework', BoardRole> & {
-  readonly width: Measure;
-  readonly height: Measure;
-  readonly depth: Measure;
-  /** What the sizes say: the box round the piece, or the clear space in it. */
-  readonly hold: 'outside' | 'inside';
-  /** Which panels run over at the corners: sides from floor to top, or top and bottom across the sides. */
-  readonly corner: 'sides' | 'top';
-  readonly back: 'inset' | 'over' | 'none';
-  /** Fixed, or a lid that turns on its back edge (it always runs over). */
-  readonly top: 'fixed' | 'lid';
-  /** What it stands on: a plinth, a toe-kick cut out of the sides, legs of stick, feet of stacked board. */
-  readonly base: 'plinth' | 'toe-kick' | 'legs' | 'feet';
-  /** How high the base is; 0 for none. */
-  readonly plinth: Measure;
-  /** How far the base stands back from the front (legs and feet: from every side). */
-  readonly setback: Measure;
-  readonly leg: StickName;
-  /** The side of a square foot. */
-  readonly foot: Measure;
-  readonly worktop: Worktop | null;
-  readonly frame: FaceFrame | null;
-  readonly lining: Lining | null;
-  readonly holes: readonly Hole[];
-  readonly standing: 'free' | 'fixed to the wall';
-  readonly front: Cell;
-};
-
 /** More bays than this are one piece too many for one drawing. */
 export const MOST_CELLS = 600;
 
 /** About how many parts a casework has, carcass and all; enough to refuse what no maker would ever cut. */
-export const partsAbout = ({ front, lining, worktop }: Pick<Casework, 'front' | 'lining' | 'worktop'>): number =>
+const partsAbout = ({ front, lining, worktop }: Pick<Casework, 'front' | 'lining' | 'worktop'>): number =>
   cellsOf(front).reduce((sum, { cell }) => sum + partsOfCell(cell), 10 + (lining ? 5 : 0) + (worktop?.burners ?? 0));
 
 const side = measureField({ min: 10 * UM.mm, max: 10 * UM.m });
@@ -149,14 +121,21 @@ export const caseworkSchema = z.strictObject({
   width: side.default(mm(900)),
   height: side.default(mm(1800)),
   depth: side.default(mm(300)),
+  /** What the sizes say: the box round the piece, or the clear space in it. */
   hold: z.enum(['outside', 'inside']).default('outside'),
+  /** Which panels run over at the corners: sides from floor to top, or top and bottom across the sides. */
   corner: z.enum(['sides', 'top']).default('sides'),
   back: z.enum(['inset', 'over', 'none']).default('inset'),
+  /** Fixed, or a lid that turns on its back edge (it always runs over). */
   top: z.enum(['fixed', 'lid']).default('fixed'),
+  /** What it stands on: a plinth, a toe-kick cut out of the sides, legs of stick, feet of stacked board. */
   base: z.enum(['plinth', 'toe-kick', 'legs', 'feet']).default('plinth'),
+  /** How high the base is; 0 for none. */
   plinth: base.default(mm(0)),
+  /** How far the base stands back from the front (legs and feet: from every side). */
   setback: base.default(mm(0)),
   leg: z.enum(STICK_NAMES as [StickName, ...StickName[]]).default('square dowel, 8 mm'),
+  /** The side of a square foot. */
   foot: some.default(mm(60)),
   worktop: worktopSchema.nullable().default(null),
   frame: frameSchema.nullable().default(null),
@@ -167,4 +146,13 @@ export const caseworkSchema = z.strictObject({
   holes: z.array(holeSchema).max(20).default([]),
   standing: z.enum(['free', 'fixed to the wall']).default('free'),
   front: cellSchema.default(OPEN).superRefine(checkFront),
+});
+
+/** Casework: a box of boards, open or closed at the front, divided into a tree of bays. */
+export type Casework = PieceOf<typeof caseworkSchema>;
+
+export const caseworkModel = defineModel({
+  schema: caseworkSchema,
+  roles: BOARD_ROLES,
+  partsAbout,
 });

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, UM } from '../../measure/index.ts';
+import { dollField, dollUm, measureField, UM } from '../../measure/index.ts';
 import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
-import type { PlaceOf } from '../kit/means.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 import { placeSchema } from '../kit/place.ts';
 import { base, mm } from '../kit/sizes.ts';
 
@@ -44,53 +44,6 @@ export const HANGS = ['pocket', 'rings', 'tabs'] as const;
 /** The sides over which cloth hangs. */
 export type Drops = { readonly left: boolean; readonly right: boolean; readonly front: boolean; readonly back: boolean };
 
-/** A thing of cloth, so many of it. */
-export type ClothThing = Piecelike<'cloth', ClothPartRole> & {
-  readonly form: ClothForm;
-  /** Left to right; upright, or how thick it is filled; front to back. */
-  readonly width: Measure;
-  readonly height: Measure;
-  readonly depth: Measure;
-  readonly round: boolean;
-  readonly way: Way;
-  /** What is cut beyond a line that is sewn, glued or ironed; how wide a hem is; how far cloth is tucked under. */
-  readonly seam: DollUm;
-  readonly hem: DollUm;
-  readonly tuck: DollUm;
-  readonly drop: Measure;
-  readonly drops: Drops;
-  readonly edge: 'gathered' | 'tucked';
-  /** Layers of batting, and how thick one is once it is pressed. */
-  readonly layers: number;
-  readonly loft: DollUm;
-  /** Panels of a quilt, curtains at a window, tucks, pockets across; pockets up, folds of a blind. */
-  readonly panels: number;
-  readonly rows: number;
-  /** Between stiff panels. */
-  readonly gap: DollUm;
-  readonly folded: boolean;
-  /** How wide cloth is to what it is gathered to, in hundredths. */
-  readonly fullness: number;
-  readonly hang: (typeof HANGS)[number];
-  /** Above the pocket for the rod. */
-  readonly header: DollUm;
-  readonly rod: StickName;
-  /** How far the rod goes beyond the frame at each end. */
-  readonly beyond: Measure;
-  readonly brackets: boolean;
-  readonly tied: boolean;
-  /** Ribbon round it or along it, so wide; 0 for none. */
-  readonly border: DollUm;
-  /** Straps, handles, ties: how long each is. */
-  readonly straps: Measure;
-  /** Cloths of the set: what shows, and what is second (a lining, a pocket). Null is the set's first. */
-  readonly cloths: { readonly main: string | null; readonly second: string | null };
-  /** Where it lies or hangs; and whether it takes its size from there. */
-  readonly on: PlaceOf | null;
-  readonly fits: boolean;
-  readonly count: number;
-};
-
 export const MOST_CLOTH_COPIES = 60;
 
 const side = measureField({ min: 2 * UM.mm, max: 6 * UM.m });
@@ -104,11 +57,13 @@ export const clothThingSchema = z.strictObject({
   ...pieceFields(CLOTH_ROLES),
   name: textField(80).default('cushion'),
   form: z.enum(CLOTH_FORMS).default('cushion'),
+  /** Left to right; upright, or how thick it is filled; front to back. */
   width: side.default(mm(400)),
   height: side.default(mm(120)),
   depth: side.default(mm(400)),
   round: z.boolean().default(false),
   way: z.enum(WAYS).default('sewn'),
+  /** What is cut beyond a line that is sewn, glued or ironed; how wide a hem is; how far cloth is tucked under. */
   seam: dolls(1, 30, 6),
   hem: dolls(1, 60, 5),
   tuck: dolls(0, 80, 15),
@@ -122,25 +77,46 @@ export const clothThingSchema = z.strictObject({
     })
     .prefault({}),
   edge: z.enum(['gathered', 'tucked']).default('gathered'),
+  /** Layers of batting, and how thick one is once it is pressed. */
   layers: count(0, 8, 2),
   loft: dolls(0.2, 30, 3),
+  /** Panels of a quilt, curtains at a window, tucks, pockets across; pockets up, folds of a blind. */
   panels: count(1, 24, 3),
   rows: count(1, 12, 2),
+  /** Between stiff panels. */
   gap: dolls(0, 60, 12.7),
   folded: z.boolean().default(false),
+  /** How wide cloth is to what it is gathered to, in hundredths. */
   fullness: count(60, 400, 200),
   hang: z.enum(HANGS).default('pocket'),
+  /** Above the pocket for the rod. */
   header: dolls(0, 60, 4),
   rod: z.enum(ROUND_STICKS as [StickName, ...StickName[]]).default('skewer'),
+  /** How far the rod goes beyond the frame at each end. */
   beyond: base.default(mm(120)),
   brackets: z.boolean().default(true),
   tied: z.boolean().default(false),
+  /** Ribbon round it or along it, so wide; 0 for none. */
   border: dolls(0, 60, 0),
+  /** Straps, handles, ties: how long each is. */
   straps: base.default(mm(300)),
+  /** Cloths of the set: what shows, and what is second (a lining, a pocket). Null is the set's first. */
   cloths: z.strictObject({ main: clothId, second: clothId }).prefault({}),
+  /** Where it lies or hangs; and whether it takes its size from there. */
   on: placeSchema.nullable().default(null),
   fits: z.boolean().default(true),
   count: count(1, MOST_CLOTH_COPIES, 1),
+});
+
+/** A thing of cloth, so many of it. */
+export type ClothThing = PieceOf<typeof clothThingSchema>;
+
+export const clothModel = defineModel({
+  schema: clothThingSchema,
+  roles: CLOTH_ROLES,
+  partsAbout: ({ count, panels, form }) => count * (form === 'quilt' ? 2 * panels : 4),
+  small: true,
+  host: ({ on }) => on?.piece ?? null,
 });
 
 /** Which of a thing's sizes its place gives: across, and front to back or upright; how thick what lies there is. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 
 export const FREE_ROLES = ['first', 'second', 'third'] as const;
 export type FreeRole = (typeof FREE_ROLES)[number];
@@ -33,15 +34,6 @@ export type FreePanel = {
   /** How far its upper or back edge leans back or rises: a panel that slants. 0 stands square. */
   readonly lean: Measure;
   readonly holes: readonly { readonly across: Measure; readonly along: Measure; readonly diameter: DollUm; readonly lamp: boolean }[];
-};
-
-/** A piece made of panels placed by faces, for what no other family covers. */
-export type Free = Piecelike<'panels', FreeRole> & {
-  /** The room that it takes, whose faces panels are placed by. */
-  readonly width: Measure;
-  readonly height: Measure;
-  readonly depth: Measure;
-  readonly panels: readonly FreePanel[];
 };
 
 export const MOST_PANELS = 60;
@@ -97,6 +89,7 @@ export const freeSchema = z.strictObject({
   family: z.literal('panels'),
   ...pieceFields(FREE_ROLES),
   name: textField(80).default('panels'),
+  /** The room that it takes, whose faces panels are placed by. */
   width: side.default(mm(600)),
   height: side.default(mm(600)),
   depth: side.default(mm(400)),
@@ -106,6 +99,15 @@ export const freeSchema = z.strictObject({
     .max(MOST_PANELS)
     .prefault([{ id: 'panel-1' }] as never)
     .superRefine(checkIds),
+});
+
+/** A piece made of panels placed by faces, for what no other family covers. */
+export type Free = PieceOf<typeof freeSchema>;
+
+export const freeModel = defineModel({
+  schema: freeSchema,
+  roles: FREE_ROLES,
+  partsAbout: ({ panels }) => panels.length * 2,
 });
 
 /** How two lists of panels differ, in a word. */

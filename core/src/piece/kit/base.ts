@@ -5,8 +5,8 @@ import { type Measure, measureField, UM } from '../../measure/index.ts';
 import { BODY_SCALES, type BodyScale } from './means.ts';
 
 /** What every piece has, whatever its family. */
-export type Piecelike<Family extends string, Role extends string> = {
-  readonly family: Family;
+export type Piecelike = {
+  readonly family: string;
   readonly id: string;
   /** The number that leads its parts' tags: 2 in 2B. It stays when other pieces come and go. */
   readonly mark: number;
@@ -14,9 +14,9 @@ export type Piecelike<Family extends string, Role extends string> = {
   /** Which way heights that touch the body are taken. */
   readonly bodyScale: BodyScale;
   /** A board for each role; null is the first role's board, and for that the set's first. */
-  readonly boards: Readonly<Record<Role, string | null>>;
+  readonly boards: Readonly<Record<string, string | null>>;
   /** A thickness that layers of the board are glued up to; null is one board. */
-  readonly thick: Readonly<Record<Role, Measure | null>>;
+  readonly thick: Readonly<Record<string, Measure | null>>;
   /** What covers it. */
   readonly dress: Dress;
   /** Judgements of it that do not hold for what it is for. */

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, UM } from '../../measure/index.ts';
+import { dollField, dollUm, measureField, UM } from '../../measure/index.ts';
 import { PRINT_STOCK_NAMES, type PrintStock, STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
-import type { PlaceOf } from '../kit/means.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 import { placeSchema } from '../kit/place.ts';
 import { base, mm } from '../kit/sizes.ts';
 
@@ -29,39 +29,6 @@ export const ODD_FORMS = [
 ] as const;
 export type OddForm = (typeof ODD_FORMS)[number];
 
-/** A found or mixed thing, so many of it. */
-export type OddThing = Piecelike<'odd', OddRole> & {
-  readonly form: OddForm;
-  readonly width: Measure;
-  readonly height: Measure;
-  readonly depth: Measure;
-  /** Across the other end of what tapers: above a shade, under a pot; a bottle's neck; what is eaten off a plate. */
-  readonly above: Measure;
-  /** How high a shade, a pot, a bottle's shoulder is; how long a point or a hook. */
-  readonly part: Measure;
-  /** Across a foot or base. */
-  readonly foot: Measure;
-  /** Sides of a thing that is cut with straight cuts instead of round; fewer than three are round. */
-  readonly sides: number;
-  /** Slices that it is cut into, and how many of them are gone. */
-  readonly slices: number;
-  readonly gone: number;
-  /** Leaves, things for decoration, so large. */
-  readonly extras: number;
-  readonly bead: DollUm;
-  readonly stick: StickName;
-  /** What is rolled or folded of it, and how thick that is where it was measured. */
-  readonly on: PlaceOf | null;
-  readonly paper: PrintStock;
-  readonly thickness: DollUm | null;
-  readonly tab: DollUm;
-  /** Colours of the palette for what is printed, in turn. */
-  readonly grounds: readonly string[];
-  /** Made by the recipe, or found: then it only takes its place. */
-  readonly found: boolean;
-  readonly count: number;
-};
-
 export const MOST_ODD_COPIES = 60;
 
 const side = measureField({ min: UM.mm, max: 4 * UM.m });
@@ -75,22 +42,42 @@ export const oddSchema = z.strictObject({
   width: side.default(mm(300)),
   height: side.default(mm(500)),
   depth: side.default(mm(200)),
+  /** Across the other end of what tapers: above a shade, under a pot; a bottle's neck; what is eaten off a plate. */
   above: base.default(mm(160)),
+  /** How high a shade, a pot, a bottle's shoulder is; how long a point or a hook. */
   part: base.default(mm(200)),
+  /** Across a foot or base. */
   foot: base.default(mm(160)),
+  /** Sides of a thing that is cut with straight cuts instead of round; fewer than three are round. */
   sides: whole(0, 24, 0),
+  /** Slices that it is cut into, and how many of them are gone. */
   slices: whole(1, 24, 1),
   gone: whole(0, 23, 0),
+  /** Leaves, things for decoration, so large. */
   extras: whole(0, 60, 8),
   bead: dollField({ min: 0.5 * UM.mm, max: 30 * UM.mm }).default(dollUm(3 * UM.mm)),
   stick: z.enum(STICK_NAMES as [StickName, ...StickName[]]).default('round dowel, 3 mm'),
+  /** What is rolled or folded of it, and how thick that is where it was measured. */
   on: placeSchema.nullable().default(null),
   paper: z.enum(PRINT_STOCK_NAMES as [PrintStock, ...PrintStock[]]).default('card'),
   thickness: dollField({ min: 20, max: 3 * UM.mm })
     .nullable()
     .default(null),
   tab: dollField({ min: UM.mm, max: 30 * UM.mm }).default(dollUm(4 * UM.mm)),
+  /** Colours of the palette for what is printed, in turn. */
   grounds: z.array(textField(60, 1)).max(12).default([]),
+  /** Made by the recipe, or found: then it only takes its place. */
   found: z.boolean().default(false),
   count: whole(1, MOST_ODD_COPIES, 1),
+});
+
+/** A found or mixed thing, so many of it. */
+export type OddThing = PieceOf<typeof oddSchema>;
+
+export const oddModel = defineModel({
+  schema: oddSchema,
+  roles: ODD_ROLES,
+  partsAbout: ({ count, slices }) => count * (4 + 2 * slices),
+  small: true,
+  host: ({ on }) => on?.piece ?? null,
 });

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, UM } from '../../measure/index.ts';
-import type { StickName } from '../../stock/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 import { base, edgedStick, mm, side, some } from '../kit/sizes.ts';
-import { mirroredWall, OTHER, place, type Wall, wallSchema } from './wall.ts';
+import { mirroredWall, OTHER, place, wallSchema } from './wall.ts';
 
 export const ROOM_ROLES = ['wall', 'floor', 'trim'] as const;
 export type RoomRole = (typeof ROOM_ROLES)[number];
@@ -32,48 +32,6 @@ export type Shell = Omit<Room, 'family' | 'id' | 'mark' | 'name' | 'bodyScale' |
 
 /** A shell on the right of the one before it, and the gap that the two leave. */
 export type JoinedShell = { readonly gap: DollUm; readonly shell: Shell };
-
-/** A room's shell. Sides are counted clockwise as seen from above, from the back wall: back, right, front, left; or as its own points run. */
-export type Room = Piecelike<'room', RoomRole> & {
-  readonly width: Measure;
-  readonly depth: Measure;
-  /** From floor to ceiling. */
-  readonly height: Measure;
-  /** What the sizes are: the clear room inside, or all that stands there. */
-  readonly hold: 'inside' | 'outside';
-  readonly plan: 'rectangle' | 'own';
-  /** Its own plan: corners of the clear room, right and towards the viewer, in µm of the real thing or the doll's, clockwise from the back left one. */
-  readonly points: readonly (readonly [x: number, z: number])[];
-  readonly pointsAre: 'real' | 'doll';
-  readonly stands: 'on' | 'beside';
-  readonly walls: readonly Wall[];
-  readonly corners: readonly Corner[];
-  readonly joined: 'glued' | 'pinned' | 'taped';
-  /** Rooms side by side, with a wall between each two. */
-  readonly cells: number;
-  readonly between: readonly Wall[];
-  readonly storeys: number;
-  readonly ceiling: boolean;
-  readonly skirting: Measure;
-  readonly rail: Rail | null;
-  /** A second one higher up. */
-  readonly pictureRail: Rail | null;
-  readonly cornice: Measure;
-  readonly cornerStrips: Measure;
-  readonly trims: 'mitred' | 'butted';
-  /** The stick that strips are cut from; null for strips of board. */
-  readonly trimStick: StickName | null;
-  readonly panelling: Panelling | null;
-  readonly beams: Beams | null;
-  /** Shells that were made by themselves and stand on its right, one after the other; it is one room with them. */
-  readonly shells: readonly JoinedShell[];
-  /** Which of them is in one line where they are not equally deep. */
-  readonly level: 'backs' | 'fronts';
-  /** What is lower or shallower is filled up to the others. */
-  readonly fill: boolean;
-  /** Strips over the seams between shells: how wide; 0 for none. */
-  readonly seams: Measure;
-};
 
 export const MOST_CORNERS = 16;
 
@@ -112,9 +70,12 @@ const shellFields = {
   ...boards,
   width: side.default(mm(3_000)),
   depth: side.default(mm(2_400)),
+  /** From floor to ceiling. */
   height: side.default(mm(2_438)),
+  /** What the sizes are: the clear room inside, or all that stands there. */
   hold: z.enum(['inside', 'outside']).default('inside'),
   plan: z.enum(['rectangle', 'own']).default('rectangle'),
+  /** Its own plan: corners of the clear room, right and towards the viewer, in µm of the real thing or the doll's, clockwise from the back left one. */
   points: z.array(point).max(MOST_CORNERS).default([]),
   pointsAre: z.enum(['real', 'doll']).default('real'),
   stands: z.enum(['on', 'beside']).default('on'),
@@ -124,16 +85,19 @@ const shellFields = {
     .prefault([{}, {}, { kind: 'open' }, {}] as never),
   corners: z.array(corner).max(MOST_CORNERS).default(['right', 'left', 'left', 'right']),
   joined: z.enum(['glued', 'pinned', 'taped']).default('glued'),
+  /** Rooms side by side, with a wall between each two. */
   cells: z.number().int().min(1).max(6).default(1),
   between: z.array(wallSchema).max(5).default([]),
   storeys: z.number().int().min(1).max(4).default(1),
   ceiling: z.boolean().default(false),
   skirting: base.default(mm(0)),
   rail: railSchema.nullable().default(null),
+  /** A second one higher up. */
   pictureRail: railSchema.nullable().default(null),
   cornice: base.default(mm(0)),
   cornerStrips: base.default(mm(0)),
   trims: z.enum(['mitred', 'butted']).default('butted'),
+  /** The stick that strips are cut from; null for strips of board. */
   trimStick: edgedStick.nullable().default(null),
   panelling: panellingSchema.nullable().default(null),
   beams: beamsSchema.nullable().default(null),
@@ -156,10 +120,29 @@ export const roomSchema = z.strictObject({
   aside,
   name: textField(80).default('room'),
   ...shellFields,
+  /** Shells that were made by themselves and stand on its right, one after the other; it is one room with them. */
   shells: z.array(joinedSchema).max(MOST_SHELLS).default([]),
+  /** Which of them is in one line where they are not equally deep. */
   level: z.enum(['backs', 'fronts']).default('backs'),
+  /** What is lower or shallower is filled up to the others. */
   fill: z.boolean().default(true),
+  /** Strips over the seams between shells: how wide; 0 for none. */
   seams: base.default(mm(0)),
+});
+
+/** A room's shell. Sides are counted clockwise as seen from above, from the back wall: back, right, front, left; or as its own points run. */
+export type Room = PieceOf<typeof roomSchema>;
+
+/** About how many parts a shell has. */
+const shellAbout = ({ walls, between, storeys, cells, panelling, beams }: Shell): number =>
+  storeys * (10 + (panelling ? 24 : 6) * cells + (beams ? 3 * beams.count * cells : 0)) +
+  storeys * [...walls, ...between].reduce((sum, { openings, battens }) => sum + 3 + 2 * battens.length + 20 * openings.length, 0);
+
+export const roomModel = defineModel({
+  schema: roomSchema,
+  roles: ROOM_ROLES,
+  partsAbout: (room) => [room, ...room.shells.map(({ shell }) => shell)].reduce((sum, shell) => sum + shellAbout(shell), 0),
+  boardsWithin: ({ shells }) => shells.map(({ shell }, index) => ({ path: ['shells', index, 'shell'], boards: shell.boards })),
 });
 
 export const newRail = (): Rail => railSchema.parse({});

@@ -1,5 +1,7 @@
 // µm, doll size. A room's clear plan as things are placed in it; of several shells one plan, with what stands between them.
+import { type Assembly, around, boxOf } from '../../assembly/index.ts';
 import type { Measure } from '../../measure/index.ts';
+import type { Vec3 } from '../../shape/index.ts';
 import type { Means } from '../kit/means.ts';
 import { openedIn, openingsDecided } from './holes.ts';
 import type { Opened } from './opened.ts';
@@ -245,4 +247,13 @@ export const roomPlan = (room: Room, means: Means): PlanOfRoom => {
     clear: Math.min(...shells.map((shell) => shell.plan.clear + shell.plan.raise)),
     skirting: Math.max(...shells.map((shell) => skirtingOf(shell.plan))),
   };
+};
+
+/** The back left corner of the clear plan, on the floor of a room that stands, in the space of its assembly; nothing where no floor is found. */
+export const floorCorner = (room: Room, { parts }: Assembly, { left, back }: Pick<PlanOfRoom, 'left' | 'back'>): Vec3 | undefined => {
+  const floor = `${room.id}/floor`;
+  const floors = parts.filter(({ id }) => id === floor || id.startsWith(`${floor}~`) || id.startsWith(`${floor} piece`));
+  if (floors.length === 0) return undefined;
+  const { min, max } = around(floors.map(boxOf));
+  return [min[0] + left, max[1], min[2] + back];
 };

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
+import { dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 
 export const ROUND_ROLES = ['disc', 'wall'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];
@@ -23,13 +24,6 @@ export type Section = {
   readonly height: Measure;
   readonly stick: StickName;
   readonly count: number;
-};
-
-/** Something round that stands on an upright axis: its sections, from below. */
-export type Turned = Piecelike<'round', RoundRole> & {
-  readonly sections: readonly Section[];
-  /** How far the end of a rolled strip goes under its beginning. */
-  readonly lap: DollUm;
 };
 
 export const MOST_SECTIONS = 20;
@@ -57,7 +51,17 @@ export const roundSchema = z.strictObject({
     .min(1)
     .max(MOST_SECTIONS)
     .prefault([{}] as never),
+  /** How far the end of a rolled strip goes under its beginning. */
   lap: dollField({ min: 0, max: 30 * UM.mm }).default(dollUm(4 * UM.mm)),
+});
+
+/** Something round that stands on an upright axis: its sections, from below. */
+export type Turned = PieceOf<typeof roundSchema>;
+
+export const roundModel = defineModel({
+  schema: roundSchema,
+  roles: ROUND_ROLES,
+  partsAbout: ({ sections }) => sections.reduce((sum, { kind, count }) => sum + (kind === 'merlons' ? 2 * count : 4), 0),
 });
 
 /** A section to begin with. */

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { FIGURES, type Figure, type Ring } from '../../shape/index.ts';
-import { type Piecelike, pieceFields } from '../kit/base.ts';
+import { FIGURES, type Figure } from '../../shape/index.ts';
+import { pieceFields } from '../kit/base.ts';
+import { defineModel, type PieceOf } from '../kit/model.ts';
 
 export const STACK_ROLES = ['first', 'second', 'third'] as const;
 export type StackRole = (typeof STACK_ROLES)[number];
@@ -19,21 +20,6 @@ export type StackLayer = {
   readonly boards: number;
   readonly board: StackRole;
   readonly level: 'on' | 'beside';
-};
-
-/** Things of any outline in layers: signs, cakes, pans, clouds. */
-export type Stack = Piecelike<'stack', StackRole> & {
-  readonly outline: OutlineKind;
-  readonly width: Measure;
-  readonly height: Measure;
-  /** Corners of a polygon, points of a star, spikes of a crown. */
-  readonly corners: number;
-  /** How far a rounded rectangle's corners are rounded. */
-  readonly round: Measure;
-  /** The maker's own outline: rings of points in any unit, y up, the outer one first; stretched to fill width and height. */
-  readonly points: readonly Ring[];
-  readonly lies: 'lies' | 'stands';
-  readonly layers: readonly StackLayer[];
 };
 
 export const MOST_LAYERS = 20;
@@ -65,8 +51,11 @@ export const stackSchema = z.strictObject({
   outline: z.enum(OUTLINE_KINDS).default('circle'),
   width: side.default(mm(300)),
   height: side.default(mm(300)),
+  /** Corners of a polygon, points of a star, spikes of a crown. */
   corners: z.number().int().min(3).max(24).default(5),
+  /** How far a rounded rectangle's corners are rounded. */
   round: base.default(mm(40)),
+  /** The maker's own outline: rings of points in any unit, y up, the outer one first; stretched to fill width and height. */
   points: z
     .array(ring)
     .max(60)
@@ -81,6 +70,15 @@ export const stackSchema = z.strictObject({
     .min(1)
     .max(MOST_LAYERS)
     .prefault([{}] as never),
+});
+
+/** Things of any outline in layers: signs, cakes, pans, clouds. */
+export type Stack = PieceOf<typeof stackSchema>;
+
+export const stackModel = defineModel({
+  schema: stackSchema,
+  roles: STACK_ROLES,
+  partsAbout: ({ layers }) => layers.reduce((sum, { boards }) => sum + boards, 0),
 });
 
 /** A layer to begin with. */

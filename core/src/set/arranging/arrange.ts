@@ -2,7 +2,7 @@
 import { type Assembly, alike, type Boxed, boxed, type Part } from '../../assembly/index.ts';
 import { bodyOf } from '../../doll/index.ts';
 import { UM } from '../../measure/index.ts';
-import { asRoom, belongs, type Room } from '../../piece/index.ts';
+import { asRoom, belongs, type PlaceAt, placesOf, type Room } from '../../piece/index.ts';
 import {
   besideIt,
   judgeLayout,
@@ -22,7 +22,7 @@ import {
 import type { Pose } from '../../shape/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import { meansOf } from '../derive/derive.ts';
-import { type PlaceAt, placeNamed, placesOf, putAt, spotOf } from '../derive/places.ts';
+import { placeNamed, putAt, spotOf } from '../derive/places.ts';
 import { placeOnShelf, shelfAt } from '../derive/shelves.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
 import type { Finding } from '../findings/finding.ts';

@@ -1,15 +1,14 @@
 // µm, doll size. Whether those who live in a room can use what stands and hangs there: ways wide enough, room for straight legs, mirrors and hooks where
 // they are of use.
-import { type Assembly, boxOf, type Part } from '../../assembly/index.ts';
-import { type Body, judge, proposed, type RuleName } from '../../doll/index.ts';
+import type { Assembly, Part } from '../../assembly/index.ts';
+import { type Body, judge, proposed } from '../../doll/index.ts';
 import { dollUm } from '../../measure/index.ts';
-import type { Means, User } from '../../piece/index.ts';
-import { besideIt, type Layout, type Placed, type RoomSpace, type Standing, shares, type Way, wayThrough } from '../../room/index.ts';
+import { hungAt, type Means, sittingOn, type User } from '../../piece/index.ts';
+import { besideIt, type Layout, type RoomSpace, type Standing, shares, type Way, wayThrough } from '../../room/index.ts';
 import { rectRing } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { Edit } from '../document/edit.ts';
 import type { Finding } from '../findings/finding.ts';
-import { sittingOn } from '../fit/fit.ts';
 
 /** A thing in the room with the piece that it is. */
 export type Resident = { readonly standing: Standing; readonly piece: Piece; readonly assembly: Assembly };
@@ -42,12 +41,14 @@ export const narrowWays = (space: RoomSpace, residents: readonly Resident[], way
 
 /** The space that legs which do not bend take before a seat; nothing where they do not stand out beyond it. */
 const legsBefore = (
-  piece: Piece & { family: 'seat' },
+  piece: Piece,
   assembly: Assembly,
   means: Means,
   body: Body,
 ): { readonly part: Part; readonly out: number } | undefined => {
-  const { level, deep, front, middle } = sittingOn(piece, assembly, means);
+  const sitting = sittingOn(piece, assembly, means);
+  if (!sitting) return undefined;
+  const { level, deep, front, middle } = sitting;
   const out = Math.round(body.hip - deep);
   if (out <= 0) return undefined;
   const half = Math.round(body.hipBreadth / 2);
@@ -72,47 +73,28 @@ const legsBefore = (
 /** What stands where straight legs would be. */
 export const legsInTheWay = (space: RoomSpace, residents: readonly Resident[], means: Means): readonly Finding[] =>
   residents.flatMap(({ piece, assembly, standing }) =>
-    piece.family !== 'seat'
-      ? []
-      : usersOf(means, piece)
-          .filter(({ body }) => body.bends.hips && !body.bends.knees)
-          .flatMap(({ name, body }): readonly Finding[] => {
-            const legs = legsBefore(piece, assembly, means, body);
-            if (!legs) return [];
-            const taken = besideIt(assembly, standing.placed, space, [legs.part]);
-            const other = residents.find((each) => each.piece !== piece && shares(taken, each.standing.body));
-            if (!other && !shares(taken, space.shell)) return [];
-            return [
-              {
-                code: 'legs-in-the-way',
-                severity: 'warning',
-                thing: piece.name,
-                by: other?.piece.name ?? '',
-                doll: name,
-                numbers: { needed: legs.out },
-                where: { pieceId: piece.id },
-                mend: null,
-              },
-            ];
-          }),
+    usersOf(means, piece)
+      .filter(({ body }) => body.bends.hips && !body.bends.knees)
+      .flatMap(({ name, body }): readonly Finding[] => {
+        const legs = legsBefore(piece, assembly, means, body);
+        if (!legs) return [];
+        const taken = besideIt(assembly, standing.placed, space, [legs.part]);
+        const other = residents.find((each) => each.piece !== piece && shares(taken, each.standing.body));
+        if (!other && !shares(taken, space.shell)) return [];
+        return [
+          {
+            code: 'legs-in-the-way',
+            severity: 'warning',
+            thing: piece.name,
+            by: other?.piece.name ?? '',
+            doll: name,
+            numbers: { needed: legs.out },
+            where: { pieceId: piece.id },
+            mend: null,
+          },
+        ];
+      }),
   );
-
-/** A height at which something hangs, and the rule that it is held against. */
-type Hung = { readonly rule: RuleName; readonly value: number };
-
-const hungOn = (piece: Piece, { parts, outside }: Assembly, { up }: Placed): readonly Hung[] => {
-  if (piece.family !== 'wall' || up === 0) return [];
-  if (piece.form === 'frame' && piece.holds === 'mirror')
-    return [
-      { rule: 'mirrorTop', value: up + outside.max[1] },
-      { rule: 'mirrorLow', value: up },
-    ];
-  if (piece.form === 'pegs') {
-    const pegs = parts.filter(({ name }) => name === 'peg').map((part) => boxOf(part).min[1]);
-    return pegs.length > 0 ? [{ rule: 'hooks', value: Math.round(up + Math.min(...pegs)) }] : [];
-  }
-  return piece.form === 'shelf' ? [{ rule: 'reach', value: up + outside.max[1] }] : [];
-};
 
 /** Hung things that are too high or too low for those who use them; each is mended by hanging it otherwise. */
 export const hungOtherwise = (
@@ -122,7 +104,7 @@ export const hungOtherwise = (
   layout: Layout | undefined,
 ): readonly Finding[] =>
   residents.flatMap(({ piece, assembly, standing: { placed } }) =>
-    hungOn(piece, assembly, placed).flatMap(({ rule, value }) =>
+    (placed.up === 0 ? [] : hungAt(piece, assembly, placed.up)).flatMap(({ rule, value }) =>
       usersOf(means, piece).flatMap(({ name, body }): readonly Finding[] => {
         const { off, verdict, low, high } = judge(rule, value, body);
         if (off === null) return [];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { dollUm, realUm, UM } from '../../measure/index.ts';
-import type { ClothThing, OddThing } from '../../piece/index.ts';
+import { type ClothThing, type OddThing, placesOf } from '../../piece/index.ts';
 import { bounds } from '../../shape/index.ts';
 import {
   applyEdit,
@@ -18,7 +18,6 @@ import {
   lyingLine,
   makeUp,
   meansOf,
-  placesOf,
   readSet,
   readSetFile,
   type SetDocument,

@@ -14,6 +14,8 @@ import {
   hostOf,
   type Means,
   type PieceProblem,
+  type PlaceAt,
+  placesOf,
   rolesOf,
   type Sewing,
   type ShelfOf,
@@ -29,7 +31,7 @@ import type { Finding, Mend } from '../findings/finding.ts';
 import { findingsOf, leftOutFinding, problemFinding } from '../findings/findings.ts';
 import { partedBy } from '../findings/setAside.ts';
 import { nearestThatStands } from './nearest.ts';
-import { type PlaceAt, placeNamed, placesOf } from './places.ts';
+import { placeNamed } from './places.ts';
 import { shelfAt, spaceOfShelf } from './shelves.ts';
 import { thinnerBoard } from './thinnerBoard.ts';
 

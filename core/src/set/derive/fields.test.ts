@@ -1,10 +1,9 @@
 // No control does nothing: whatever is shown of what is decided about a preset, some other value of it makes another piece, or another judgement of it.
 import { describe, expect, it } from 'vitest';
-import { buildPiece, type Field, type Piece, PRESETS, rolesOf, shownFields, valueAt, withValueAt } from '../../piece/index.ts';
+import { buildPiece, type Field, type Piece, PRESETS, placesOf, rolesOf, shownFields, valueAt, withValueAt } from '../../piece/index.ts';
 import { STICK_NAMES } from '../../stock/index.ts';
 import { filledIn } from '../findings/wordList.ts';
 import { derive, meansOf, readSet, type SetDocument } from '../index.ts';
-import { placesOf } from './places.ts';
 
 const setOf = (piece: object): SetDocument => {
   const doll = { stature: 1_650_000, height: 290_000, standsFor: 'woman', scale: { by: 'ratio', ratio: 6 } };

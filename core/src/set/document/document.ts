@@ -3,7 +3,7 @@ import { type Booklet, bookletSchema, FIRST_PALETTE, type Finish, finishSchema, 
 import { type Companion, companionSchema, type Doll, dollSchema } from '../../doll/index.ts';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../../measure/index.ts';
-import { FAMILIES, type FamilyName, familyOf, type Piece, type Room } from '../../piece/index.ts';
+import { type FamilyName, MODELS, modelOf, type Piece } from '../../piece/index.ts';
 import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../../print/index.ts';
 import { type Layout, layoutSchema } from '../../room/index.ts';
 import {
@@ -60,7 +60,7 @@ const unitsSchema = z.strictObject({ unit: z.enum(['in', 'mm', 'cm']).default('m
 
 type FilePiece = Omit<Piece, 'id' | 'mark'> & { readonly id?: string | undefined; readonly mark?: number | undefined };
 
-const families = Object.keys(FAMILIES) as readonly FamilyName[];
+const families = Object.keys(MODELS) as readonly FamilyName[];
 
 /** A piece of any family; one that names none is a casework. */
 const pieceSchema = z.preprocess(
@@ -68,7 +68,7 @@ const pieceSchema = z.preprocess(
     typeof value === 'object' && value !== null && !Array.isArray(value) && !('family' in value) ? { ...value, family: 'casework' } : value,
   z.discriminatedUnion(
     'family',
-    families.map((family) => FAMILIES[family].schema) as never,
+    families.map((family) => MODELS[family].schema) as never,
     `“family” must be one of ${families.join(', ')}.`,
   ),
 ) as unknown as z.ZodType<FilePiece>;
@@ -165,12 +165,8 @@ const NAMED = {
   layouts: 'layout',
 } as const;
 
-/** The boards of what a piece is made up of, beside its own: the shells that are joined in a room. */
-const boardsWithin = (piece: Shape['pieces'][number]): readonly Room['boards'][] =>
-  piece.family === 'room' ? (piece as unknown as Room).shells.map(({ shell }) => shell.boards) : [];
-
 const partsAbout = (pieces: readonly Shape['pieces'][number][]): number =>
-  pieces.reduce((sum, piece) => sum + familyOf(piece).partsAbout(piece), 0);
+  pieces.reduce((sum, piece) => sum + modelOf(piece).partsAbout(piece), 0);
 
 const tooManyParts = (parts: number): string => `A set can hold at most ${MOST_PARTS} parts; this one would have about ${parts}.`;
 
@@ -200,7 +196,7 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
           issue(['pieces', index, ...path, 'boards', role], `There is no board with the id “${id}”.`);
     };
     known(piece.boards, []);
-    for (const [number, boards] of boardsWithin(piece).entries()) known(boards, ['shells', number, 'shell']);
+    for (const { path, boards } of modelOf(piece).boardsWithin?.(piece) ?? []) known(boards, path);
   });
 };
 

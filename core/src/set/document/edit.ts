@@ -115,3 +115,7 @@ export const applyEdit = (document: SetDocument, edit: Edit): Edited => {
       return assertNever(edit);
   }
 };
+
+/** The change that makes one state of a piece another. */
+export const changeBetween = <P extends Pick<Piece, 'family'>>(piece: P, next: P): PieceChange =>
+  Object.fromEntries((Object.keys(next) as (keyof P)[]).flatMap((key) => (next[key] === piece[key] ? [] : [[key, next[key]]])));

@@ -4,7 +4,7 @@ import { dollOf, inWorld, UM } from '../../measure/index.ts';
 import { type Casework, cellAt, type LeftOut, type PieceProblem } from '../../piece/index.ts';
 import { normalOf } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
-import type { PieceChange } from '../document/edit.ts';
+import { changeBetween } from '../document/edit.ts';
 import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from './boardFindings.ts';
 import { openingsOverBays, shelfDepths, shelfGaps, thicknessOffScale, tipsOver } from './caseworkFindings.ts';
 import { clothFindings, oddFindings, placeGone } from './clothFindings.ts';
@@ -152,12 +152,8 @@ const shareOut = (piece: Piece, path: readonly number[]): Mend | null => {
 };
 
 /** The finding that stands for something that a piece was built without. */
-export const leftOutFinding = (piece: Piece, { name, bay, opening, problem, mend, mended }: LeftOut): Finding => {
-  const change: PieceChange =
-    mended.family === 'room'
-      ? { walls: mended.walls, between: mended.between, shells: mended.shells }
-      : { front: (mended as Casework).front };
-  const takeOut: Mend = { kind: mend, detail: name, edit: { kind: 'change-piece', id: piece.id, change } };
+export const leftOutFinding = (piece: Piece, { name, bay, opening, problem, mend, mended }: LeftOut<Piece>): Finding => {
+  const takeOut: Mend = { kind: mend, detail: name, edit: { kind: 'change-piece', id: piece.id, change: changeBetween(piece, mended) } };
   // A row without room is told as one, with the bays shared out as its mend.
   const shared = problem.code === 'no-room' ? problemFinding(piece, problem) : null;
   if (shared?.mend) return shared;

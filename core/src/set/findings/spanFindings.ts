@@ -1,27 +1,12 @@
 // µm. Lying boards that run farther than they carry themselves.
 import { type Box, outlineOf, type Part } from '../../assembly/index.ts';
 import { type DollUm, dollUm } from '../../measure/index.ts';
-import type { Cell } from '../../piece/index.ts';
+import { type Cell, spanRoleOf } from '../../piece/index.ts';
 import { normalOf } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { PieceChange } from '../document/edit.ts';
 import type { Finding, Mend } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
-
-/** The board's role that a lying part is cut from, where layers of it can be glued up. */
-const ROLE_OF: Readonly<Record<string, string>> = {
-  shelf: 'inner',
-  divider: 'inner',
-  worktop: 'worktop',
-  top: 'carcass',
-  bottom: 'carcass',
-};
-
-const roleFor = (piece: Piece, part: Part): string | undefined => {
-  if (piece.family === 'table') return part.role === 'top' ? 'top' : undefined;
-  if (piece.family === 'bed') return part.role === 'bottom' ? 'base' : undefined;
-  return piece.family === 'casework' ? ROLE_OF[part.role] : undefined;
-};
 
 /** Foam board carries forty times its thickness between its ends, twice that along a glued edge, before it sags by itself. Common
  *  practice, no source. */
@@ -95,7 +80,7 @@ const saggingOf = (judged: Judged, layers: readonly number[]): Sagging | undefin
   const most = bears * thickness * (gap.edges > 0 ? 2 : 1);
   if (span <= most) return undefined;
   if (part.stuff === 'clear') return { span, most, layers, mend: thickerSheet(piece, (span / most) * thickness) };
-  const role = roleFor(piece, part);
+  const role = spanRoleOf(piece, part);
   const thick = role
     ? ({ thick: { ...piece.thick, [role]: { doll: (layers.length + 1) * part.thickness } } } as unknown as PieceChange)
     : null;

@@ -1,24 +1,9 @@
 // µm. Making every cut land on the rule: the smallest change of the sizes that drive a piece which puts its cut sizes on a grid.
 import { cutRegionOf } from '../../assembly/index.ts';
-import { dollOf, dollUm, inWorld, isDollSize, type Measure, realUm } from '../../measure/index.ts';
-import {
-  buildPiece,
-  type Cell,
-  type CellPath,
-  cellAt,
-  childrenOf,
-  fieldsOf,
-  isFieldShown,
-  type Means,
-  type Piece,
-  SECTION_FIELDS,
-  type Turned,
-  valueAt,
-  withCellAt,
-  withValueAt,
-} from '../../piece/index.ts';
+import { dollOf, dollUm, inWorld, isDollSize, type Measure } from '../../measure/index.ts';
+import { buildPiece, fieldsOf, innerFieldsOf, isFieldShown, type Means, type Piece, valueAt, withValueAt } from '../../piece/index.ts';
 import { bounds } from '../../shape/index.ts';
-import type { Edit, PieceChange } from '../document/edit.ts';
+import { changeBetween, type Edit } from '../document/edit.ts';
 
 /** One size that is changed: what it is called, and what it measures at doll size before and after. */
 export type RuleChange = { readonly label: string; readonly from: number; readonly to: number };
@@ -46,49 +31,15 @@ const driverAt = (piece: Piece, path: readonly string[], label: string): readonl
   return [{ label, read: (from) => valueAt(from, path) as Measure, write: (to, measure) => withValueAt(to, path, measure) }];
 };
 
-const fieldDrivers = (piece: Piece): readonly Driver[] =>
-  fieldsOf(piece).flatMap((field): readonly Driver[] =>
+/** Sizes of the piece itself, then those of the members of its lists. */
+const drivenBy = (piece: Piece): readonly Driver[] => [
+  ...fieldsOf(piece).flatMap((field) =>
     field.kind.kind === 'size' && (field.kind.drives || field.group === 'size') && isFieldShown(field, piece)
       ? driverAt(piece, field.path, field.label)
       : [],
-  );
-
-/** Every size of a round piece's sections. */
-const sectionDrivers = ({ sections }: Turned, piece: Piece): readonly Driver[] =>
-  sections.flatMap((section, index) =>
-    SECTION_FIELDS.flatMap((field): readonly Driver[] =>
-      field.kind.kind === 'size' && isFieldShown(field, section)
-        ? driverAt(piece, ['sections', String(index), ...field.path], `${field.label}, section ${index + 1}`)
-        : [],
-    ),
-  );
-
-/** Every bay of stated size, by the path of its row and its number in it. */
-const slotDrivers = (cell: Cell, path: CellPath = []): readonly Driver[] => {
-  const own =
-    cell.kind !== 'columns' && cell.kind !== 'rows'
-      ? []
-      : cell.slots.flatMap((slot, index): readonly Driver[] => {
-          if (!('clear' in slot.size)) return [];
-          const rowOf = (piece: Piece) => (piece.family === 'casework' ? cellAt(piece.front, path) : undefined) as typeof cell;
-          return [
-            {
-              label: `Clear ${cell.kind === 'columns' ? 'width' : 'height'} of bay ${[...path, index].join('.')}`,
-              read: (piece) => {
-                const size = rowOf(piece).slots[index]?.size;
-                return size && 'clear' in size ? size.clear : realUm(0);
-              },
-              write: (piece, clear) => {
-                if (piece.family !== 'casework') return piece;
-                const row = rowOf(piece);
-                const slots = row.slots.map((each, number) => (number === index ? { ...each, size: { clear } } : each));
-                return { ...piece, front: withCellAt(piece.front, path, { ...row, slots }) };
-              },
-            },
-          ];
-        });
-  return [...own, ...childrenOf(cell).flatMap((child, index) => slotDrivers(child, [...path, index]))];
-};
+  ),
+  ...innerFieldsOf(piece).flatMap(({ kind, path, label }) => (kind.kind === 'size' ? driverAt(piece, path, label) : [])),
+];
 
 /** Nearer than this a size is on the rule: no knife tells a hundredth of a millimetre. */
 const ON = 10;
@@ -158,8 +109,7 @@ const settled = (state: State, driver: Driver, means: Means, grid: number): Stat
 export const fitRule = (piece: Piece, means: Means, grid: number): RuleFit => {
   const sizes = sizesOf(piece, means);
   if (!sizes) return { sizes: 0, before: 0, after: 0, changes: [], edit: null };
-  const lists = piece.family === 'casework' ? slotDrivers(piece.front) : piece.family === 'round' ? sectionDrivers(piece, piece) : [];
-  const drivers = [...fieldDrivers(piece), ...lists].slice(0, 24);
+  const drivers = drivenBy(piece).slice(0, 24);
   const start: State = { piece, sizes, off: offCount(sizes, grid) };
   const once = drivers.reduce((state, driver) => settled(state, driver, means, grid), start);
   const end =
@@ -168,13 +118,11 @@ export const fitRule = (piece: Piece, means: Means, grid: number): RuleFit => {
     const [from, to] = [dollOf(driver.read(piece), means.scale), dollOf(driver.read(end.piece), means.scale)];
     return from === to ? [] : [{ label: driver.label, from, to }];
   });
-  const keys = (Object.keys(piece) as (keyof Piece)[]).filter((key) => end.piece[key] !== piece[key]);
-  const change = Object.fromEntries(keys.map((key) => [key, end.piece[key]])) as PieceChange;
   return {
     sizes: sizes.size,
     before: sizes.size - start.off,
     after: end.sizes.size - end.off,
     changes,
-    edit: changes.length > 0 ? { kind: 'change-piece', id: piece.id, change } : null,
+    edit: changes.length > 0 ? { kind: 'change-piece', id: piece.id, change: changeBetween(piece, end.piece) } : null,
   };
 };

@@ -3,7 +3,7 @@ import { dequal } from 'dequal/lite';
 import { scaleOf } from '../../doll/index.ts';
 import { assertNever } from '../../kit/index.ts';
 import { type DollUm, showLength, timesSmaller, type Units } from '../../measure/index.ts';
-import { cellsOf, type Field, fieldsOf, isFieldShown, partsText, valueAt } from '../../piece/index.ts';
+import { changesOf, type Field, fieldsOf, isFieldShown, valueAt } from '../../piece/index.ts';
 import { percentOf } from '../../print/index.ts';
 import { type Board, PAPERS, PRINTERS, stockWords } from '../../stock/index.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
@@ -200,25 +200,6 @@ export const changeOfBoard = (was: Board, is: Board, units: Units): readonly str
   return orElse(words, 'changed');
 };
 
-/** How many bays, shelves, doors and drawers a front has, counted over the whole tree. */
-const counts = (piece: Piece & { family: 'casework' }) => {
-  const cells = cellsOf(piece.front).map(({ cell }) => cell);
-  const shelves = cells.reduce((sum, cell) => sum + (cell.kind === 'shelves' ? cell.count : 0), 0);
-  const doors = cells.reduce((sum, cell) => sum + (cell.kind === 'door' ? (cell.hinge === 'pair' ? 2 : 1) : 0), 0);
-  const drawers = cells.reduce((sum, cell) => sum + (cell.kind === 'drawers' ? cell.count : 0), 0);
-  const bays = cells.filter(({ kind }) => kind !== 'columns' && kind !== 'rows' && kind !== 'door').length;
-  return { bays, shelves, doors, drawers };
-};
-
-const frontChanges = (was: Piece, is: Piece): readonly string[] => {
-  if (was.family !== 'casework' || is.family !== 'casework' || dequal(was.front, is.front)) return [];
-  const [before, after] = [counts(was), counts(is)];
-  const counted = (['bays', 'shelves', 'doors', 'drawers'] as const)
-    .filter((word) => before[word] !== after[word])
-    .map((word) => `${word} ${before[word]} → ${after[word]}`);
-  return orElse(counted, 'the bays of its front');
-};
-
 /** A decided size as it was typed: of the real thing, or the doll's. */
 const sizeText = (value: unknown, units: Units): string =>
   typeof value === 'number' ? showLength(value, units) : `${showLength((value as { doll: number }).doll, units)} at doll size`;
@@ -269,52 +250,9 @@ const ownFields = (was: Piece, is: Piece, units: Units): readonly string[] => {
   });
 };
 
-/** How a list of sections or layers changed: how many there are, or that some are others. */
-const listChange = (what: string, was: readonly object[], is: readonly object[]): readonly string[] => {
-  if (dequal(was, is)) return [];
-  return [was.length === is.length ? `its ${what}` : `${what} ${was.length} → ${is.length}`];
-};
-
 export const changeOfPiece = (was: Piece, is: Piece, units: Units): readonly string[] => {
   const name = was.name === is.name ? [] : [`name ${quoted(was.name)} → ${quoted(is.name)}`];
   const boards = dequal(was.boards, is.boards) && dequal(was.thick, is.thick) ? [] : ['its boards'];
-  const panels =
-    was.family === 'panels' && is.family === 'panels' && !dequal(was.panels, is.panels) ? [partsText(was.panels, is.panels)] : [];
   const dress = [...(dequal(was.dress, is.dress) ? [] : ['what it wears']), ...(dequal(was.aside, is.aside) ? [] : ['notes set aside'])];
-  const lists = [
-    ...(was.family === 'round' && is.family === 'round' ? listChange('sections', was.sections, is.sections) : []),
-    ...(was.family === 'room' && is.family === 'room'
-      ? [
-          ...(dequal([was.walls, was.corners, was.between], [is.walls, is.corners, is.between]) ? [] : ['its walls']),
-          ...(dequal(was.points, is.points) ? [] : ['its plan']),
-          ...listChange('joined shells', was.shells, is.shells),
-        ]
-      : []),
-    ...(was.family === 'paper' && is.family === 'paper'
-      ? [
-          ...(dequal(was.art, is.art) ? [] : ['what is printed on it']),
-          ...(dequal(was.grounds, is.grounds) ? [] : ['its colours']),
-          ...(dequal(was.fills, is.fills) ? [] : [is.fills ? 'the shelf that it fills' : 'it fills no shelf any more']),
-          ...(was.thickness === is.thickness ? [] : ['how thick its paper is']),
-        ]
-      : []),
-    ...(was.family === 'cloth' && is.family === 'cloth'
-      ? [
-          ...(dequal(was.cloths, is.cloths) ? [] : ['its cloth']),
-          ...(dequal(was.on, is.on) ? [] : [is.on ? 'what it lies or hangs on' : 'it lies on nothing any more']),
-          ...(was.fits === is.fits ? [] : [is.fits ? 'it takes its size from there' : 'its size is its own']),
-        ]
-      : []),
-    ...(was.family === 'odd' && is.family === 'odd'
-      ? [
-          ...(dequal(was.grounds, is.grounds) ? [] : ['its colours']),
-          ...(dequal(was.on, is.on) ? [] : [is.on ? 'what it stands on' : 'it stands on nothing any more']),
-          ...(was.thickness === is.thickness ? [] : ['how thick its paper is']),
-        ]
-      : []),
-    ...(was.family === 'stack' && is.family === 'stack'
-      ? [...listChange('layers', was.layers, is.layers), ...(dequal(was.points, is.points) ? [] : ['the points of its outline'])]
-      : []),
-  ];
-  return orElse([...name, ...ownFields(was, is, units), ...boards, ...frontChanges(was, is), ...panels, ...lists, ...dress], 'its details');
+  return orElse([...name, ...ownFields(was, is, units), ...boards, ...changesOf(was, is), ...dress], 'its details');
 };

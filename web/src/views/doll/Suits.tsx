@@ -16,8 +16,7 @@ const useFits = (): readonly Fit[] => {
       const made = derived?.pieces.find(({ id }) => id === piece.id)?.made;
       return made ? fitOf(piece, made.assembly, means) : [];
     });
-    const seats = document.pieces.filter(({ family }) => family === 'seat');
-    const pairs = document.pieces.flatMap((table) => seats.flatMap((seat) => seatUnder(table, seat, means)));
+    const pairs = document.pieces.flatMap((table) => document.pieces.flatMap((seat) => seatUnder(table, seat, means)));
     return [...alone, ...pairs];
   }, [document, derived]);
 };

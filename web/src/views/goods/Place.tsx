@@ -1,5 +1,5 @@
-import { type ClothThing, type OddThing, takesSize } from '@parlor/core/piece';
-import { meansOf, type PieceChange, placesOf, placeWords } from '@parlor/core/set';
+import { type ClothThing, type OddThing, placesOf, takesSize } from '@parlor/core/piece';
+import { meansOf, type PieceChange, placeWords } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
 import { Check, Picker } from '../../ui/index.ts';

@@ -1,6 +1,6 @@
 import type { Part } from '@parlor/core/assembly';
-import type { ClothThing, OddThing } from '@parlor/core/piece';
-import { belongingTo, meansOf, type PlaceAt, placeNamed, placesOf, spotOf } from '@parlor/core/set';
+import { type ClothThing, type OddThing, type PlaceAt, placesOf } from '@parlor/core/piece';
+import { belongingTo, meansOf, placeNamed, spotOf } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 

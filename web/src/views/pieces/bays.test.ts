@@ -1,5 +1,5 @@
 import { scaleFromRatio } from '@parlor/core/measure';
-import { type Bay, buildPiece, type Casework, type Cell, cellAt, cellsOf, FAMILIES, newCell } from '@parlor/core/piece';
+import { type Bay, buildPiece, type Casework, type Cell, cellAt, cellsOf, MODELS, newCell } from '@parlor/core/piece';
 import { boardSchema } from '@parlor/core/stock';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -7,7 +7,7 @@ import { addShelf, type BayEdit, removeBay, sizeSlot, split, takeShelf, toggleDo
 import { bayBeside, toolOfKey, toolsFor } from './bayTools.ts';
 
 const built = (front: Cell): readonly Bay[] => {
-  const piece = { ...FAMILIES.casework.schema.parse({ width: '3 m', height: '3 m' }), id: 'p', mark: 1, front } as Casework;
+  const piece = { ...MODELS.casework.schema.parse({ width: '3 m', height: '3 m' }), id: 'p', mark: 1, front } as Casework;
   const scale = scaleFromRatio(6);
   const done = buildPiece(piece, { scale, body: scale, boards: [boardSchema.parse({ id: 'white' })] });
   return done.ok ? done.value.bays : [];
@@ -21,7 +21,7 @@ const grid: Cell = {
     cell: { kind: 'rows', slots: [0, 1].map(() => ({ size: { share: 1 }, cell: open })) } as const,
   })),
 };
-const valid = (front: Cell): boolean => FAMILIES.casework.schema.safeParse({ front }).success;
+const valid = (front: Cell): boolean => MODELS.casework.schema.safeParse({ front }).success;
 
 describe('tools on bays', () => {
   it('whatever is pressed in whatever order, the front stays one that the schema takes', () => {

@@ -1,0 +1,63 @@
+// The families as data, a line each: what stands in documents. What builds them stands in `families.ts`, which the page that opens first does not need.
+import { bedModel } from './bed/bed.ts';
+import { caseworkModel } from './casework/casework.ts';
+import { clothModel } from './cloth/cloth.ts';
+import { freeModel } from './free/free.ts';
+import type { PlaceOf } from './kit/means.ts';
+import type { Model, PieceOf } from './kit/model.ts';
+import { oddModel } from './odd/odd.ts';
+import { openingModel } from './opening/opening.ts';
+import { paperModel } from './paper/good.ts';
+import { roomModel } from './room/room.ts';
+import { roundModel } from './round/turned.ts';
+import { seatModel } from './seat/seat.ts';
+import { shopModel } from './shop/shop.ts';
+import { stackModel } from './stack/stack.ts';
+import { stickworkModel } from './stickwork/stickwork.ts';
+import { tableModel } from './table/table.ts';
+import { wallModel } from './wall/wallThing.ts';
+
+export const MODELS = {
+  casework: caseworkModel,
+  table: tableModel,
+  bed: bedModel,
+  seat: seatModel,
+  stickwork: stickworkModel,
+  round: roundModel,
+  stack: stackModel,
+  wall: wallModel,
+  opening: openingModel,
+  shop: shopModel,
+  room: roomModel,
+  paper: paperModel,
+  cloth: clothModel,
+  odd: oddModel,
+  panels: freeModel,
+};
+
+export type FamilyName = keyof typeof MODELS;
+
+/** A piece of a set: one of the families. */
+export type Piece = { [F in FamilyName]: PieceOf<(typeof MODELS)[F]['schema']> }[FamilyName];
+
+/** The data of a piece's family, as one that takes any piece of its own kind. */
+export const modelOf = ({ family }: Pick<Piece, 'family'>): Model => MODELS[family] as Model;
+
+/** Whether a piece is one of the small goods. */
+export const isSmall = (piece: Pick<Piece, 'family'>): boolean => modelOf(piece).small ?? false;
+
+/** Pieces that may lie, stand or hang on another. */
+type Belonging = Extract<Piece, { readonly on: PlaceOf | null }>;
+export const belongs = (piece: Piece): piece is Belonging => 'on' in piece && typeof piece.on !== 'string';
+
+/** The piece of the set on which one stands, lies or hangs, or whose shelf it fills: it goes where that goes. */
+export const hostOf = (piece: Piece): string | null => modelOf(piece).host?.(piece) ?? null;
+
+const OUTER = ['width', 'height', 'depth', 'mattressLength', 'mattressWidth'] as const;
+
+/** The outer sizes of a piece that were decided as the real thing's, in µm. */
+export const drivingSizes = (piece: Piece): readonly number[] =>
+  OUTER.flatMap((key) => {
+    const value = (piece as Partial<Record<(typeof OUTER)[number], unknown>>)[key];
+    return typeof value === 'number' ? [value] : [];
+  });

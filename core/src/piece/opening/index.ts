@@ -1,0 +1,17 @@
+import { defineFamily } from '../kit/family.ts';
+import { buildOpening } from './buildOpening.ts';
+import { OPENING_FIELDS } from './fields.ts';
+import { openingOffers } from './offers.ts';
+import { type Opening, openingModel } from './opening.ts';
+import { openingPlaces } from './places.ts';
+import { OPENING_PRESETS } from './presets.ts';
+
+export const OPENING = defineFamily<Opening>({
+  model: openingModel,
+  fields: OPENING_FIELDS,
+  presets: OPENING_PRESETS,
+  build: buildOpening,
+  mirrored: (piece) => ({ ...piece, hinge: piece.hinge === 'left' ? 'right' : 'left' }),
+  places: openingPlaces,
+  offers: openingOffers,
+});

@@ -1,0 +1,26 @@
+import { differs, listChange } from '../kit/changes.ts';
+import { defineFamily } from '../kit/family.ts';
+import { buildRoom } from './buildRoom.ts';
+import { ROOM_FIELDS } from './fields.ts';
+import { roomOffers } from './offers.ts';
+import { roomPlaces } from './places.ts';
+import { ROOM_PRESETS } from './presets.ts';
+import { mirroredRoom, type Room, roomModel } from './room.ts';
+import { roomWithout } from './without.ts';
+
+export const ROOM = defineFamily<Room>({
+  model: roomModel,
+  fields: ROOM_FIELDS,
+  presets: ROOM_PRESETS,
+  build: buildRoom,
+  mirrored: mirroredRoom,
+  sight: () => 'top',
+  without: roomWithout,
+  places: roomPlaces,
+  offers: roomOffers,
+  changes: (was, is) => [
+    ...differs('its walls', [was.walls, was.corners, was.between], [is.walls, is.corners, is.between]),
+    ...differs('its plan', was.points, is.points),
+    ...listChange('joined shells', was.shells, is.shells),
+  ],
+});

@@ -1,0 +1,16 @@
+import { listChange } from '../kit/changes.ts';
+import { defineFamily } from '../kit/family.ts';
+import { fieldsWithin } from '../kit/inner.ts';
+import { buildRound } from './buildRound.ts';
+import { ROUND_FIELDS, SECTION_FIELDS } from './fields.ts';
+import { ROUND_PRESETS } from './presets.ts';
+import { roundModel, type Turned } from './turned.ts';
+
+export const ROUND = defineFamily<Turned>({
+  model: roundModel,
+  fields: ROUND_FIELDS,
+  presets: ROUND_PRESETS,
+  build: buildRound,
+  inner: ({ sections }) => fieldsWithin('sections', 'section', sections, SECTION_FIELDS),
+  changes: (was, is) => listChange('sections', was.sections, is.sections),
+});
