@@ -9,7 +9,7 @@ import { CASEWORK } from './casework/index.ts';
 import { CLOTH } from './cloth/index.ts';
 import { FREE } from './free/index.ts';
 import type { Built } from './kit/built.ts';
-import type { Family, Hung, Offer, Sight, Sitting } from './kit/family.ts';
+import type { Editor, Family, Hung, Offer, Sight, Sitting } from './kit/family.ts';
 import type { Field } from './kit/field.ts';
 import type { BuiltWithout } from './kit/leftOut.ts';
 import type { Means, PlaceSpace } from './kit/means.ts';
@@ -84,6 +84,15 @@ export const buildWithout = (piece: Piece, means: Means, problem: PieceProblem):
  *  Shape: piece, its assembly, means → places by name; none for cloth, paper and what is itself put somewhere. */
 export const placesOf = (piece: Piece, assembly: Assembly, means: Means): readonly PlaceAt[] =>
   familyOf(piece).places?.(piece, assembly, means) ?? (isSmall(piece) ? [] : topPlace(assembly, 'top'));
+
+/** Whether a piece lies so flat on a floor that one walks on it and things stand on it. */
+export const liesFlat = (piece: Piece): boolean => familyOf(piece).liesFlat?.(piece) ?? false;
+
+/** What edits a piece beside a group of its fields. */
+export const editorsOf = (piece: Piece, group: Field['group']): readonly Editor[] => familyOf(piece).editors?.[group] ?? [];
+
+/** What a group of a piece's fields is called, where that says more than usual. */
+export const groupOf = (piece: Piece, group: Field['group']): string | undefined => familyOf(piece).groups?.[group];
 
 /** Whether a piece goes round what lies on a place. */
 export const goesRound = (piece: Piece, place: PlaceSpace): boolean => familyOf(piece).goesRound?.(piece, place) ?? false;

@@ -26,11 +26,14 @@ export {
   buildPiece,
   buildWithout,
   changesOf,
+  editorsOf,
   fieldsOf,
   fromPreset,
   goesRound,
+  groupOf,
   hungAt,
   innerFieldsOf,
+  liesFlat,
   mirroredPiece,
   offersOf,
   PRESETS,
@@ -44,6 +47,7 @@ export {
 export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export type { Aside } from './kit/base.ts';
 export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './kit/built.ts';
+export type { Editor } from './kit/family.ts';
 export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
 export type { BuiltWithout, LeftMend, LeftOut } from './kit/leftOut.ts';
 export {
@@ -62,7 +66,19 @@ export type { Space } from './kit/panels.ts';
 export type { PlaceAt } from './kit/placeAt.ts';
 export type { Preset } from './kit/preset.ts';
 export type { PieceProblem } from './kit/problem.ts';
-export { belongs, drivingSizes, type FamilyName, hostOf, isSmall, MODELS, modelOf, type Piece } from './models.ts';
+export {
+  belongs,
+  drivingSizes,
+  type FamilyName,
+  frontOf,
+  hasBays,
+  hostOf,
+  isRoom,
+  isSmall,
+  MODELS,
+  modelOf,
+  type Piece,
+} from './models.ts';
 export { ODD_WORDS } from './odd/fields.ts';
 export { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd/odd.ts';
 export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';

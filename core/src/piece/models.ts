@@ -1,6 +1,7 @@
 // The families as data, a line each: what stands in documents. What builds them stands in `families.ts`, which the page that opens first does not need.
 import { bedModel } from './bed/bed.ts';
-import { caseworkModel } from './casework/casework.ts';
+import { type Casework, caseworkModel } from './casework/casework.ts';
+import type { Cell } from './casework/cell.ts';
 import { clothModel } from './cloth/cloth.ts';
 import { freeModel } from './free/free.ts';
 import type { PlaceOf } from './kit/means.ts';
@@ -8,7 +9,7 @@ import type { Model, PieceOf } from './kit/model.ts';
 import { oddModel } from './odd/odd.ts';
 import { openingModel } from './opening/opening.ts';
 import { paperModel } from './paper/good.ts';
-import { roomModel } from './room/room.ts';
+import { type Room, roomModel } from './room/room.ts';
 import { roundModel } from './round/turned.ts';
 import { seatModel } from './seat/seat.ts';
 import { shopModel } from './shop/shop.ts';
@@ -45,6 +46,15 @@ export const modelOf = ({ family }: Pick<Piece, 'family'>): Model => MODELS[fami
 
 /** Whether a piece is one of the small goods. */
 export const isSmall = (piece: Pick<Piece, 'family'>): boolean => modelOf(piece).small ?? false;
+
+/** Whether a piece is a room, in which others stand. */
+export const isRoom = (piece: Piece): piece is Room => piece.family === 'room';
+
+/** Whether a piece has a front of bays. */
+export const hasBays = (piece: Piece): piece is Casework => piece.family === 'casework';
+
+/** The tree of bays of a piece that has one. */
+export const frontOf = (piece: Piece): Cell | undefined => (hasBays(piece) ? piece.front : undefined);
 
 /** Pieces that may lie, stand or hang on another. */
 type Belonging = Extract<Piece, { readonly on: PlaceOf | null }>;

@@ -12,7 +12,7 @@ export const PieceTickets = ({ current, view, onTurn }: Props) => {
   // Small goods have a page of their own; those with boards in them are covered as pieces are.
   const shown = (piece: (typeof pieces)[number]): boolean =>
     piece.id === current ||
-    (isSmall(piece) ? view === 'goods' || (view === 'coverings' && piece.family === 'paper' && hasBoards(piece)) : view !== 'goods');
+    (isSmall(piece) ? view === 'goods' || (view === 'coverings' && 'fills' in piece && hasBoards(piece)) : view !== 'goods');
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {

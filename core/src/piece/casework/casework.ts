@@ -39,9 +39,6 @@ export type Opening = { readonly x: Measure; readonly y: Measure; readonly width
 /** A frame before the front edges. Its openings stand centred on the bays behind, the outer border even; or where the maker says. */
 export type FaceFrame = { readonly border: Measure; readonly openings: readonly Opening[] | null };
 
-/** A second wall inside the first, glued to it or with a hollow between for wires. */
-type Lining = { readonly cavity: DollUm };
-
 /** Panels that every casework has, by the words a file may use for them. */
 export const HOLE_PANELS = ['left', 'right', 'top', 'bottom', 'back'] as const;
 
@@ -139,6 +136,7 @@ export const caseworkSchema = z.strictObject({
   foot: some.default(mm(60)),
   worktop: worktopSchema.nullable().default(null),
   frame: frameSchema.nullable().default(null),
+  /** A second wall inside the first, glued to it or with a hollow between for wires. */
   lining: z
     .strictObject({ cavity: dollField({ min: 0, max: 40 * UM.mm }).default(dollUm(0)) })
     .nullable()

@@ -70,6 +70,8 @@ export const CASEWORK = defineFamily<Casework>({
   model: caseworkModel,
   fields: CASEWORK_FIELDS,
   presets: CASEWORK_PRESETS,
+  editors: { fittings: ['openings', 'holes'] },
+  groups: { build: 'How it is built: corners, back, base, standing', fittings: 'Worktop, frame, double walls, lamps' },
   build: buildCasework,
   mirrored: mirroredCasework,
   inner: ({ front }) => slotFields(front),

@@ -14,6 +14,7 @@ export const CLOTH = defineFamily<ClothThing>({
   presets: CLOTH_PRESETS,
   build: buildCloth,
   mirrored: (piece) => ({ ...piece, drops: { ...piece.drops, left: piece.drops.right, right: piece.drops.left } }),
+  liesFlat: ({ form }) => form === 'rug' || form === 'towel',
   goesRound: ({ form }, { kind }) => GOES_ROUND.has(form) || (form === 'seat cover' && kind === 'pad'),
   changes: (was, is) => [
     ...differs('its cloth', was.cloths, is.cloths),

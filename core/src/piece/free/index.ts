@@ -24,6 +24,7 @@ export const FREE = defineFamily<Free>({
   model: freeModel,
   fields: FREE_FIELDS,
   presets: FREE_PRESETS,
+  editors: { size: ['panels'] },
   build: buildFree,
   mirrored: mirroredFree,
   changes: (was, is) => listChange('panels', was.panels, is.panels),

@@ -28,6 +28,9 @@ export type Hung = { readonly rule: RuleName; readonly value: number };
 /** Where one sits: how high, how deep before the back, where the front edge is and where the middle. µm, doll size. */
 export type Sitting = { readonly level: number; readonly deep: number; readonly front: number; readonly middle: number };
 
+/** What edits a piece beside its fields. */
+export type Editor = 'walls' | 'panels' | 'sections' | 'outline' | 'layers' | 'openings' | 'holes';
+
 export type Sight = 'front' | 'side' | 'top';
 
 /** A family. What is optional is left out by those to whom it means nothing. */
@@ -36,6 +39,10 @@ export type Family<P extends Piecelike = Piecelike> = {
   /** Each decision about a piece, described once. */
   readonly fields: readonly Field[];
   readonly presets: readonly Preset[];
+  /** Its lists and what else no field says, by the name of what edits them, and the group of fields that they stand with. */
+  readonly editors?: Readonly<Partial<Record<Field['group'], readonly Editor[]>>>;
+  /** What a group of its fields is called, where that says more than usual. */
+  readonly groups?: Readonly<Partial<Record<Field['group'], string>>>;
   /** Decisions → parts. */
   build(piece: P, means: Means): Result<Built, PieceProblem>;
   /** The piece as a looking-glass shows it; itself where it is its own mirror image. */
@@ -48,6 +55,8 @@ export type Family<P extends Piecelike = Piecelike> = {
   without?(piece: P, means: Means): Result<BuiltWithout, PieceProblem>;
   /** Where other things may lie, stand or hang on it; its top where this is left out, nowhere on small things. */
   places?(piece: P, assembly: Assembly, means: Means): readonly PlaceAt[];
+  /** Whether it lies so flat on a floor that one walks on it and things stand on it. */
+  liesFlat?(piece: P): boolean;
   /** Whether it goes round what lies on a place, and so stands where that does and not on it. */
   goesRound?(piece: P, place: PlaceSpace): boolean;
   /** What it offers a body. */

@@ -12,6 +12,7 @@ export const ROOM = defineFamily<Room>({
   model: roomModel,
   fields: ROOM_FIELDS,
   presets: ROOM_PRESETS,
+  editors: { size: ['walls'] },
   build: buildRoom,
   mirrored: mirroredRoom,
   sight: () => 'top',

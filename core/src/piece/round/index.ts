@@ -10,6 +10,7 @@ export const ROUND = defineFamily<Turned>({
   model: roundModel,
   fields: ROUND_FIELDS,
   presets: ROUND_PRESETS,
+  editors: { size: ['sections'] },
   build: buildRound,
   inner: ({ sections }) => fieldsWithin('sections', 'section', sections, SECTION_FIELDS),
   changes: (was, is) => listChange('sections', was.sections, is.sections),

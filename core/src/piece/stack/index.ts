@@ -15,6 +15,7 @@ export const STACK = defineFamily<Stack>({
   model: stackModel,
   fields: STACK_FIELDS,
   presets: STACK_PRESETS,
+  editors: { size: ['outline', 'layers'] },
   build: buildStack,
   mirrored: mirroredStack,
   sight: ({ lies }) => (lies === 'lies' ? 'top' : 'front'),

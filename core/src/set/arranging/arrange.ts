@@ -2,7 +2,7 @@
 import { type Assembly, alike, type Boxed, boxed, type Part } from '../../assembly/index.ts';
 import { bodyOf } from '../../doll/index.ts';
 import { UM } from '../../measure/index.ts';
-import { asRoom, belongs, type PlaceAt, placesOf, type Room } from '../../piece/index.ts';
+import { asRoom, belongs, isRoom, liesFlat, type PlaceAt, placesOf, type Room } from '../../piece/index.ts';
 import {
   besideIt,
   judgeLayout,
@@ -24,7 +24,7 @@ import type { DerivedSet } from '../derive/derive.ts';
 import { meansOf } from '../derive/derive.ts';
 import { placeNamed, putAt, spotOf } from '../derive/places.ts';
 import { placeOnShelf, shelfAt } from '../derive/shelves.ts';
-import type { Piece, SetDocument } from '../document/document.ts';
+import type { SetDocument } from '../document/document.ts';
 import type { Finding } from '../findings/finding.ts';
 import { seamFindings } from '../findings/seamFindings.ts';
 import { partedBy } from '../findings/setAside.ts';
@@ -59,9 +59,6 @@ const stand = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing =
   known.set(placed, { assembly, corner, standing });
   return standing;
 };
-
-/** Rugs, mats, towels on the floor. */
-const liesFlat = (piece: Piece): boolean => piece.family === 'cloth' && (piece.form === 'rug' || piece.form === 'towel');
 
 const spaces = new WeakMap<Assembly, RoomSpace>();
 
@@ -186,8 +183,8 @@ export const belongingTo = (
   return document.pieces.flatMap((thing): readonly { readonly piece: string; readonly parts: readonly Part[] }[] => {
     const own = derived.pieces.find((piece) => piece.id === thing.id)?.made;
     if (!own) return [];
-    if (probed && thing.family !== 'cloth') return [];
-    if (thing.family === 'paper' && thing.fills?.piece === id) {
+    if (probed && !own.sewing) return [];
+    if ('fills' in thing && thing.fills?.piece === id) {
       const shelf = shelfAt(made, thing.fills);
       return shelf ? [{ piece: thing.id, parts: shifted(own.assembly.parts, placeOnShelf(shelf, own.assembly)) }] : [];
     }
@@ -205,7 +202,7 @@ export const belongingTo = (
 export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: string, layoutId?: string): Arranged | undefined => {
   const room = document.pieces.find(({ id }) => id === roomId);
   const shell = derived.pieces.find(({ id }) => id === roomId)?.made;
-  if (room?.family !== 'room' || !shell) return undefined;
+  if (!room || !isRoom(room) || !shell) return undefined;
   const space = spaces.get(shell.assembly) ?? spaceOf(room, shell.assembly, meansOf(document));
   if (!space) return undefined;
   spaces.set(shell.assembly, space);
@@ -241,7 +238,7 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   ].filter((finding) => partedBy(aside.get(finding.where.pieceId) ?? [], [finding]).aside.length === 0);
   const sewn = [
     ...residents.flatMap(({ piece, assembly, standing: { placed } }) => [
-      ...(piece.family === 'cloth' ? [{ piece: piece.id, frame: frameOf(besideIt(assembly, placed, space, [PROBE]).parts) }] : []),
+      ...('cloths' in piece ? [{ piece: piece.id, frame: frameOf(besideIt(assembly, placed, space, [PROBE]).parts) }] : []),
       ...belongingTo(document, derived, piece.id, true).map((each) => ({
         piece: each.piece,
         frame: frameOf(besideIt(assembly, placed, space, each.parts).parts),

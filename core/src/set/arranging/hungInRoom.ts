@@ -17,7 +17,7 @@ const SHORT_OF = 1 * UM.mm;
 
 /** The rod of a curtain cut short of what it runs into; nothing where it would be shorter than its window. */
 const shorterRod = (piece: Piece, hard: Boxed, other: Boxed, scale: Scale): Mend | null => {
-  if (piece.family !== 'cloth' || piece.form !== 'curtain') return null;
+  if (!('beyond' in piece) || piece.form !== 'curtain') return null;
   const { min, max } = hard.whole;
   const long = max[0] - min[0] > max[2] - min[2] ? 0 : 2;
   const into = hard.boxes.flatMap((mine) =>

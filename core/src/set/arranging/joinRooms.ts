@@ -1,6 +1,6 @@
 // µm, doll size. Rooms of a set that become one, and come apart again, with what stands in them.
 import { dollUm } from '../../measure/index.ts';
-import { asRoom, asShell, type JoinedShell, MOST_SHELLS, type Room, type StandingShell, standTogether } from '../../piece/index.ts';
+import { asRoom, asShell, isRoom, type JoinedShell, MOST_SHELLS, type Room, type StandingShell, standTogether } from '../../piece/index.ts';
 import { type Layout, layoutOf, type Placed } from '../../room/index.ts';
 import { meansOf } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -8,7 +8,7 @@ import type { Edit } from '../document/edit.ts';
 
 const roomIn = (document: SetDocument, id: string): Room | undefined => {
   const piece = document.pieces.find((each) => each.id === id);
-  return piece?.family === 'room' ? piece : undefined;
+  return piece && isRoom(piece) ? piece : undefined;
 };
 
 /** Whether another room may be joined to one: both have square plans and one storey, and together not too many shells. */

@@ -92,9 +92,9 @@ const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths 
     trim,
     splice,
     joints,
-    piece.family === 'paper' && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
+    'fills' in piece && piece.fills ? (shelf?.(piece.fills) ?? null) : undefined,
     belongs(piece) && piece.on ? (place?.(piece.on) ?? null) : undefined,
-    piece.family === 'cloth'
+    'cloths' in piece
       ? (cloths ?? []).map((cloth) => [cloth.id, clothThickness(cloth), cloth.width, cloth.kind, cloth.name, hasNap(cloth)])
       : undefined,
     users?.filter(({ uses }) => uses === 'all' || uses.includes(piece.id)).map((user) => [user.name, user.body]),

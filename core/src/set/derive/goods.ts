@@ -23,7 +23,7 @@ export type GoodSheet = {
 /** What is printed of a piece: a small good has art on its panels, a mixed thing only colours. */
 type Printed = Pick<Good, 'mark' | 'name' | 'seed' | 'art' | 'grounds'>;
 
-const asPrinted = (piece: Good | OddThing): Printed => (piece.family === 'paper' ? piece : { ...piece, seed: piece.mark, art: [] });
+const asPrinted = (piece: Good | OddThing): Printed => ('art' in piece ? piece : { ...piece, seed: piece.mark, art: [] });
 
 /** Whether one copy may look different from the next. */
 const varies = ({ art, grounds }: Printed): boolean => grounds.length > 1 || art.some(({ words }) => words.includes('{'));
@@ -103,7 +103,7 @@ const pageEdge = (panel: string): PanelLook => ({
 /** All that is printed for one piece: a sheet for each net, or for each copy of it where no two look alike. */
 export const sheetsOfGood = (document: SetDocument, derived: DerivedSet, { id, made }: DerivedPiece): readonly GoodSheet[] => {
   const piece = document.pieces.find((each) => each.id === id);
-  if ((piece?.family !== 'paper' && piece?.family !== 'odd') || !made) return [];
+  if (!piece || !('grounds' in piece) || !made) return [];
   const setting: Setting = { document, derived, looks: looksOf(document, derived) };
   const printed = asPrinted(piece);
   const each = varies(printed);

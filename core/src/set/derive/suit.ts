@@ -59,7 +59,7 @@ const withLayers = (piece: Piece, one: number): readonly Piece[] =>
 
 /** Printed words as few as can be: their first line, or none. */
 const withFewerWords = (piece: Piece): readonly Piece[] => {
-  if (piece.family !== 'paper' || piece.art.every(({ words }) => words === '')) return [];
+  if (!('art' in piece) || piece.art.every(({ words }) => words === '')) return [];
   const art = (change: (words: string) => string): Piece => ({
     ...piece,
     art: piece.art.map((each) => ({ ...each, words: change(each.words) })),

@@ -1,5 +1,5 @@
 import { assertNever } from '../../kit/index.ts';
-import { type Cell, type CellPath, cellAt, withCellAt } from '../../piece/index.ts';
+import { type Cell, type CellPath, cellAt, frontOf, withCellAt } from '../../piece/index.ts';
 import type { Board } from '../../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
@@ -64,9 +64,10 @@ const onPiece = (document: SetDocument, edit: Edit & { kind: 'change-piece' | 'p
     const pieces = replaced(document.pieces, edit.id, edit.change as Partial<Piece>);
     return { document: { ...document, pieces }, inverse: { ...edit, change: before(piece, edit.change as Partial<Piece>) as PieceChange } };
   }
-  const old = piece.family === 'casework' ? cellAt(piece.front, edit.path) : undefined;
-  if (piece.family !== 'casework' || !old) return { document, inverse: NOTHING };
-  const pieces = replaced(document.pieces, edit.id, { front: withCellAt(piece.front, edit.path, edit.cell) } as Partial<Piece>);
+  const front = frontOf(piece);
+  const old = front && cellAt(front, edit.path);
+  if (!front || !old) return { document, inverse: NOTHING };
+  const pieces = replaced(document.pieces, edit.id, { front: withCellAt(front, edit.path, edit.cell) } as Partial<Piece>);
   return { document: { ...document, pieces }, inverse: { ...edit, cell: old } };
 };
 

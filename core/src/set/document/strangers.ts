@@ -1,6 +1,8 @@
 // What a file names that is not in it. The application itself lets such things be (a finish taken out of the tray may be worn yet); whoever plans a
 // file is told, for otherwise a misspelt name would quietly print as nothing.
+
 import { inkColour } from '../../cover/index.ts';
+import { isRoom } from '../../piece/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 import type { ReadIssue } from './readSet.ts';
 
@@ -10,7 +12,7 @@ type List = { readonly word: string; readonly ids: readonly string[] };
 const listsOf = (document: SetDocument): ((key: string, within: string) => List | undefined) => {
   const colours: List = { word: 'colour', ids: document.palette.map(({ id }) => id) };
   const finishes: List = { word: 'finish', ids: document.finishes.map(({ id }) => id) };
-  const rooms: List = { word: 'room', ids: document.pieces.flatMap(({ id, family }) => (family === 'room' ? [id] : [])) };
+  const rooms: List = { word: 'room', ids: document.pieces.filter(isRoom).map(({ id }) => id) };
   const cloths: List = { word: 'cloth', ids: document.cloths.map(({ id }) => id) };
   return (key, within) => {
     // What stood in a room and was taken out of the set may stand in its layouts yet.
@@ -57,7 +59,7 @@ export const strangersIn = (document: SetDocument): readonly ReadIssue[] => all(
 const wornHere = (piece: Piece, known: ReadonlySet<string>): Piece => {
   const here = (finish: string | null): boolean => finish === null || known.has(finish);
   const dress = { ...piece.dress, wears: piece.dress.wears.filter(({ finish }) => here(finish)) };
-  if (piece.family !== 'paper') return { ...piece, dress };
+  if (!('art' in piece)) return { ...piece, dress };
   return { ...piece, dress, art: piece.art.map((art) => (here(art.finish) ? art : { ...art, finish: null })) };
 };
 

@@ -173,9 +173,8 @@ const notAsThick = ({ means, built }: Judged, piece: ClothThing): readonly Findi
 };
 
 /** All that there is to notice about a thing of cloth. */
-export const clothFindings = (judged: Judged): readonly Finding[] => {
+export const clothFindings = (judged: Judged<ClothThing>): readonly Finding[] => {
   const { piece, built } = judged;
-  if (piece.family !== 'cloth') return [];
   const { max } = built.assembly.outside;
   const one = [max[0], max[1] / (piece.form === 'curtain' || piece.form === 'blind' ? 1 : piece.count), max[2]];
   return [
@@ -227,9 +226,8 @@ const onPlace = ({ means, built }: Judged, piece: OddThing): readonly Finding[] 
 };
 
 /** All that there is to notice about a found or mixed thing. */
-export const oddFindings = (judged: Judged): readonly Finding[] => {
+export const oddFindings = (judged: Judged<OddThing>): readonly Finding[] => {
   const { piece, inspection } = judged;
-  if (piece.family !== 'odd') return [];
   const own = inspection.boxes.slice(0, Math.max(1, Math.round(inspection.boxes.length / piece.count)));
   const size = [0, 1, 2].map(
     (axis) => Math.max(...own.map(({ max }) => max[axis] as number)) - Math.min(...own.map(({ min }) => min[axis] as number)),

@@ -1,7 +1,7 @@
 // µm. What a careful maker would notice about one piece.
 import { type Box, stuckIn } from '../../assembly/index.ts';
 import { dollOf, inWorld, UM } from '../../measure/index.ts';
-import { type Casework, cellAt, type LeftOut, type PieceProblem } from '../../piece/index.ts';
+import { cellAt, type FamilyName, frontOf, type LeftOut, type PieceProblem, type Table } from '../../piece/index.ts';
 import { normalOf } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import { changeBetween } from '../document/edit.ts';
@@ -56,8 +56,8 @@ const lampsShutIn = ({ piece, built, inspection: { boxes } }: Judged): readonly 
   ];
 };
 
-const goesUnder = ({ piece, means, built }: Judged): readonly Finding[] => {
-  if (piece.family !== 'table' || piece.under === null) return [];
+const goesUnder = ({ piece, means, built }: Judged<Table>): readonly Finding[] => {
+  if (piece.under === null) return [];
   const [height, under] = [built.assembly.outside.max[1], dollOf(piece.under, means.scale)];
   if (height <= under) return [];
   const lower = inWorld({ doll: (under - 1 * UM.mm) as never }, 'real', piece.bodyScale === 'set' ? means.scale : means.body);
@@ -98,35 +98,41 @@ const untrue = (judged: Judged): readonly Finding[] => {
       numbers: { parts: loose.length },
       where: at(loose),
     });
-  // Every other family comes apart, whatever is decided (its tests show it), and parts that share space are in each other's way by nature.
-  const stuck = piece.family === 'panels' && interference.length === 0 ? stuckIn(built.assembly.parts, inspection.boxes) : [];
-  if (stuck.length > 0)
-    found.push({ ...base, code: 'no-order', parts: stuck.map((index) => tagged(judged, index)), numbers: {}, where: at(stuck) });
   return found;
 };
 
-const onCasework =
-  (judge: (judged: Judged<Casework>) => readonly Finding[]) =>
-  (judged: Judged): readonly Finding[] =>
-    judged.piece.family === 'casework' ? judge(judged as Judged<Casework>) : [];
+/** Panels placed freely may hold each other in; every other family comes apart, whatever is decided (its tests show it). */
+const noOrder = (judged: Judged): readonly Finding[] => {
+  const { piece, built, inspection } = judged;
+  // Parts that share space are in each other's way by nature.
+  const stuck = inspection.interference.length === 0 ? stuckIn(built.assembly.parts, inspection.boxes) : [];
+  return stuck.length === 0
+    ? []
+    : [
+        {
+          code: 'no-order',
+          severity: 'error',
+          parts: stuck.map((index) => tagged(judged, index)),
+          numbers: {},
+          where: { pieceId: piece.id, partIds: idsOf(built.assembly, stuck) },
+          mend: null,
+        },
+      ];
+};
 
-const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
+type Judge<P extends Piece = Piece> = (judged: Judged<P>) => readonly Finding[];
+
+/** What every piece is judged by. */
+const JUDGES: readonly Judge[] = [
   untrue,
   largerThanBoard,
   partsJoined,
   stoppedMotionFindings,
-  onCasework(openingsOverBays),
-  onCasework(shelfGaps),
-  onCasework(shelfDepths),
-  goesUnder,
   lampsShutIn,
   littleJoints,
   longSpans,
-  onCasework(tipsOver),
   tooNarrow,
   layersOff,
-  floorsUneven,
-  onCasework(thicknessOffScale),
   slenderSticks,
   seatsNotLevel,
   unevenFeet,
@@ -135,17 +141,27 @@ const JUDGES: readonly ((judged: Judged) => readonly Finding[])[] = [
   tooFine,
   rolledTooTight,
   unsuited,
-  goodFindings,
-  clothFindings,
-  oddFindings,
   placeGone,
 ];
 
+/** What the pieces of one family alone are judged by. */
+const OWN: { readonly [F in FamilyName]?: readonly Judge<Extract<Piece, { readonly family: F }>>[] } = {
+  casework: [openingsOverBays, shelfGaps, shelfDepths, tipsOver, thicknessOffScale],
+  table: [goesUnder],
+  room: [floorsUneven],
+  paper: [goodFindings],
+  cloth: [clothFindings],
+  odd: [oddFindings],
+  panels: [noOrder],
+};
+
 /** All findings about a piece that stands, the gravest kinds first. */
-export const findingsOf = (judged: Judged): readonly Finding[] => JUDGES.flatMap((judge) => judge(judged));
+export const findingsOf = (judged: Judged): readonly Finding[] =>
+  [...JUDGES, ...((OWN[judged.piece.family] ?? []) as readonly Judge[])].flatMap((judge) => judge(judged));
 
 const shareOut = (piece: Piece, path: readonly number[]): Mend | null => {
-  const cell = piece.family === 'casework' ? cellAt(piece.front, path) : undefined;
+  const front = frontOf(piece);
+  const cell = front && cellAt(front, path);
   if (cell?.kind !== 'columns' && cell?.kind !== 'rows') return null;
   const slots = cell.slots.map((slot) => ({ ...slot, size: { share: 1 } }));
   return { kind: 'share-bays', detail: '', edit: { kind: 'put-cell', id: piece.id, path, cell: { ...cell, slots } } };

@@ -215,9 +215,8 @@ const few = (nets: readonly StandingNet[]): readonly StandingNet[] =>
   nets.filter((net, index) => nets.slice(0, index).filter(({ name }) => name === net.name).length < FEW);
 
 /** All that there is to notice about a small good. */
-export const goodFindings = (judged: Judged): readonly Finding[] => {
+export const goodFindings = (judged: Judged<Good>): readonly Finding[] => {
   const { piece, built } = judged;
-  if (piece.family !== 'paper') return [];
   const nets = built.nets ?? [];
   const some = nets.length > 3 * FEW ? few(nets.slice(0, 6 * FEW)) : nets;
   const each = built.assembly.parts.length;

@@ -1,8 +1,10 @@
 // µm. Doors that do not swing and drawers that do not slide, and what would free them.
+
 import { edgeClearance, type Motion, type Part, type Stopped } from '../../assembly/index.ts';
 import { dollUm, UM } from '../../measure/index.ts';
-import { type Casework, cellAt, type DoorCell } from '../../piece/index.ts';
+import { cellAt, type DoorCell, frontOf } from '../../piece/index.ts';
 import { bounds } from '../../shape/index.ts';
+import type { Piece } from '../document/document.ts';
 import type { Finding, Mend } from './finding.ts';
 import { indexOf, type Judged, tagged } from './judged.ts';
 
@@ -16,7 +18,7 @@ const thicknessOfGroup = (motion: Motion, parts: readonly Part[]): number =>
   parts.filter((part) => motion.parts.includes(part.id) && part.role !== 'fitting').reduce((sum, part) => sum + part.thickness, 0);
 
 /** What frees a door: pins further in or a wider gap where its corner sticks, sitting inside where it hits its neighbour. */
-const freeing = (piece: Casework, cell: DoorCell, path: readonly number[], door: Part, thick: number): Mend | null => {
+const freeing = (piece: Piece, cell: DoorCell, path: readonly number[], door: Part, thick: number): Mend | null => {
   const put = (kind: Mend['kind'], change: Partial<DoorCell>, size?: number): Mend => ({
     kind,
     detail: '',
@@ -42,8 +44,9 @@ const stoppedOne = (judged: Judged, stopped: Stopped): Finding => {
   const door = built.assembly.parts.find(({ id }) => id === motion.door) as Part;
   const thick = thicknessOfGroup(motion, built.assembly.parts);
   const path = pathOf(motion.door);
-  const cell = piece.family === 'casework' ? cellAt(piece.front, path) : undefined;
-  const swings = motion.kind === 'swing' && piece.family === 'casework' && cell?.kind === 'door';
+  const front = frontOf(piece);
+  const cell = front && cellAt(front, path);
+  const swings = motion.kind === 'swing' && cell?.kind === 'door';
   const { x1, y1 } = bounds(door.region.outline);
   return {
     code: 'door-stopped',

@@ -33,7 +33,7 @@ const rollsBetter = ({ piece, means }: Judged, outer: number): Mend | null => {
       .toSorted((a, b) => thicknessOf(b) - thicknessOf(a))[0];
   const has = rolls(means.boards);
   const board = has ?? rolls(boardsToGet(means.boards));
-  if (!board || piece.family !== 'round') return null;
+  if (!board || !('sections' in piece)) return null;
   const change = { boards: { ...piece.boards, wall: board.id }, thick: { ...piece.thick, wall: null } };
   const mend = mendPiece(piece, 'other-board', change, board.name, thicknessOf(board));
   return has ? mend : { ...mend, edit: { kind: 'all', edits: [{ kind: 'add-board', at: means.boards.length, board }, mend.edit] } };

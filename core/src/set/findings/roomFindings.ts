@@ -1,5 +1,5 @@
 // µm, doll size. What a careful maker would notice about a room's shell itself.
-import { standTogether } from '../../piece/index.ts';
+import { type Room, standTogether } from '../../piece/index.ts';
 import type { Finding } from './finding.ts';
 import type { Judged } from './judged.ts';
 
@@ -7,8 +7,8 @@ import type { Judged } from './judged.ts';
 const FELT = 200;
 
 /** Floors of joined shells that no boards at hand bring to one level. */
-export const floorsUneven = ({ piece, means }: Judged): readonly Finding[] =>
-  piece.family !== 'room' || piece.shells.length === 0
+export const floorsUneven = ({ piece, means }: Judged<Room>): readonly Finding[] =>
+  piece.shells.length === 0
     ? []
     : standTogether(piece, means).flatMap(({ uneven }, index): readonly Finding[] =>
         uneven < FELT

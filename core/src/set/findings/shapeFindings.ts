@@ -1,6 +1,6 @@
 // µm. What a careful maker would notice about sticks, legs, slots and outlines.
 import { type Box, boxOf, type Contact, outlineOf, type Part, runOf } from '../../assembly/index.ts';
-import { UM } from '../../measure/index.ts';
+import { dollUm, UM } from '../../measure/index.ts';
 import { bounds, dot, normalOf, type Point, type Pose, type Ring, toSpace, type Vec3 } from '../../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
@@ -159,7 +159,7 @@ export const legsOutside = (judged: Judged): readonly Finding[] => {
   });
   if (out.length === 0) return [];
   const beyond = Math.max(...out.map((each) => each.beyond));
-  const mend = piece.family === 'seat' ? mendPiece(piece, 'stand-within', { splay: piece.inset }) : null;
+  const mend = 'splay' in piece ? mendPiece(piece, 'stand-within', { splay: piece.inset }) : null;
   return [
     {
       code: 'leg-outside',
@@ -219,7 +219,7 @@ export const looseSlots = (judged: Judged): readonly Finding[] => {
     });
   });
   if (found.length === 0) return [];
-  const mend = piece.family === 'shop' ? mendPiece(piece, 'tighten', { play: 200 as never }) : null;
+  const mend = 'play' in piece ? mendPiece(piece, 'tighten', { play: dollUm(200) }) : null;
   return [
     {
       code: 'slot-too-loose',

@@ -1,7 +1,7 @@
 // µm. Lying boards that run farther than they carry themselves.
 import { type Box, outlineOf, type Part } from '../../assembly/index.ts';
 import { type DollUm, dollUm } from '../../measure/index.ts';
-import { type Cell, spanRoleOf } from '../../piece/index.ts';
+import { type Cell, hasBays, isRoom, spanRoleOf } from '../../piece/index.ts';
 import { normalOf } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { PieceChange } from '../document/edit.ts';
@@ -58,7 +58,7 @@ const withSheet = (cell: Cell, sheet: DollUm): Cell => {
 /** All glass shelves of a casework from sheet of this thickness, or the next that is to be had. */
 const thickerSheet = (piece: Piece, wanted: number): Mend | null => {
   const sheet = CLEAR_SHEETS.find((each) => each >= wanted);
-  if (piece.family !== 'casework' || !sheet) return null;
+  if (!hasBays(piece) || !sheet) return null;
   return mendPiece(piece, 'thicker-sheet', { front: withSheet(piece.front, dollUm(sheet)) }, '', sheet);
 };
 
@@ -96,7 +96,7 @@ export const longSpans = (judged: Judged): readonly Finding[] => {
   parts.forEach((part, index) => {
     if (!LYING.has(part.role) || !(part.stuff === 'board' || part.stuff === 'clear') || Math.abs(normalOf(part.pose)[1]) !== 1) return;
     // A room's ground floor lies on the table, or on what lifts it to be level with the next one.
-    if (piece.family === 'room' && part.role === 'bottom' && !part.id.includes('/storey-')) return;
+    if (isRoom(piece) && part.role === 'bottom' && !part.id.includes('/storey-')) return;
     const key = part.id.split('~')[0] as string;
     boards.set(key, [...(boards.get(key) ?? []), index]);
   });

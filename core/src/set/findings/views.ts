@@ -1,5 +1,5 @@
 // In which view of a set each finding is told, and so at which thumb of the index it is counted.
-import { isSmall } from '../../piece/index.ts';
+import { isRoom, isSmall } from '../../piece/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { Finding } from './finding.ts';
 
@@ -83,8 +83,8 @@ const VIEWS: { readonly [Code in Finding['code']]: FindingView } = {
 
 /** The view in which a finding is told: what is wrong with how a small good or a room is built stands with that.
  *  Shape: a finding, the piece that it is about where there is one → a view. */
-export const viewOfFinding = ({ code }: Finding, piece: Pick<Piece, 'family'> | undefined): FindingView => {
+export const viewOfFinding = ({ code }: Finding, piece: Piece | undefined): FindingView => {
   const view = VIEWS[code];
   if (!piece || (view !== 'pieces' && view !== 'goods')) return view;
-  return isSmall(piece) ? 'goods' : piece.family === 'room' ? 'room' : 'pieces';
+  return isSmall(piece) ? 'goods' : isRoom(piece) ? 'room' : 'pieces';
 };

@@ -57,7 +57,7 @@ export const cutsOfSewing = (document: SetDocument, thing: ClothThing, sewing: S
 export const cutsOfCloth = (document: SetDocument, derived: DerivedSet, id: string): readonly ClothCut[] => {
   const thing = document.pieces.find((piece) => piece.id === id);
   const sewing = derived.pieces.find((piece) => piece.id === id)?.made?.sewing;
-  return thing?.family === 'cloth' && sewing ? cutsOfSewing(document, thing, sewing) : [];
+  return thing && 'cloths' in thing && sewing ? cutsOfSewing(document, thing, sewing) : [];
 };
 
 export const BATTING = 'batting';

@@ -71,7 +71,7 @@ const ClothCard = ({ cloth }: { readonly cloth: Cloth }) => {
     });
   const used =
     cloths.length === 1 ||
-    pieces.some((piece) => piece.family === 'cloth' && (piece.cloths.main === cloth.id || piece.cloths.second === cloth.id));
+    pieces.some((piece) => 'cloths' in piece && (piece.cloths.main === cloth.id || piece.cloths.second === cloth.id));
   const prints = finishes.filter(({ art }) => art.kind === 'pattern');
   return (
     <section aria-label={cloth.name} className="border border-tab rounded-soft p-4 pt-2.5 space-y-2 bg-leaf/60" data-cloth={cloth.id}>

@@ -1,5 +1,5 @@
 import type { Part } from '@parlor/core/assembly';
-import { type ClothThing, type OddThing, type PlaceAt, placesOf } from '@parlor/core/piece';
+import { type ClothThing, isRoom, type OddThing, type PlaceAt, placesOf } from '@parlor/core/piece';
 import { belongingTo, meansOf, placeNamed, spotOf } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
@@ -17,7 +17,7 @@ export const useThere = (
     const place = placeNamed(placesOf(host, made.assembly, meansOf(set)), thing.on);
     if (!place) return null;
     // Into a room one looks from above.
-    const parts = made.assembly.parts.filter(({ stuff, role }) => stuff !== 'found' && (host.family !== 'room' || role !== 'top'));
+    const parts = made.assembly.parts.filter(({ stuff, role }) => stuff !== 'found' && (!isRoom(host) || role !== 'top'));
     const others = derived ? belongingTo(set, derived, host.id).filter(({ piece }) => piece !== thing.id) : [];
     return { host: [...parts, ...others.flatMap((each) => each.parts)], place, at: spotOf(place, thing) };
   }, [set, derived, made, thing]);

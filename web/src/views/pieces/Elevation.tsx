@@ -1,5 +1,5 @@
 import { dollOf, dollUm, isDollSize, type Measure, realOf, type Scale, showLength, toReal, UM } from '@parlor/core/measure';
-import { type Casework, type SizeMark, valueAt } from '@parlor/core/piece';
+import { type Casework, hasBays, type SizeMark, valueAt } from '@parlor/core/piece';
 import type { MadePiece, Piece } from '@parlor/core/set';
 import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
 import { Figure, type SightName, SizeField } from '../../ui/index.ts';
@@ -89,7 +89,7 @@ const extentOf = (piece: Piece, made: MadePiece, seen: SightName) => {
   const wide = seen === 'side' ? z : x;
   const high = seen === 'top' ? z : y;
   // A bed's sizes are its mattress's; other pieces are measured from edge to edge, wall pieces from the floor.
-  const mattress = piece.family === 'bed';
+  const mattress = 'mattressLength' in piece;
   const [x0, z0] = [clear.min[0] / 1000, clear.min[2] / 1000];
   const across = mattress ? (seen === 'side' ? [z - clear.max[2] / 1000, z - z0] : [x0, clear.max[0] / 1000]) : [0, wide];
   const up = mattress ? (seen === 'top' ? [z - clear.max[2] / 1000, z - z0] : [0, clear.min[1] / 1000]) : [0, high];
@@ -104,7 +104,7 @@ const OverallSize = ({ overall, piece, scale }: { readonly overall: Overall; rea
   const measure = valueAt(piece, field.path) as Measure;
   const doll = isDollSize(measure);
   const bound = (um: number) => (doll ? Math.round((um * scale.doll) / scale.real) : um);
-  const held = piece.family === 'casework' && piece.hold === 'inside' ? 'clear ' : '';
+  const held = hasBays(piece) && piece.hold === 'inside' ? 'clear ' : '';
   const label = field.label.toLowerCase();
   return (
     <SizeField
@@ -158,7 +158,7 @@ export const Elevation = ({ piece, made, scale, seen }: Props) => {
   const level = (mm: number) => sight.floor - mm * sight.scale;
   const right = at(wide);
   const overall = overallOn(piece, seen);
-  const bays = piece.family === 'casework' && seen === 'front' ? piece : null;
+  const bays = hasBays(piece) && seen === 'front' ? piece : null;
   const marks = made.marks.flatMap((mark) => {
     const field = mark.sight === seen ? markField(piece, mark.path) : undefined;
     return field ? [{ mark, field, ...placed(mark, made.assembly.outside) }] : [];

@@ -32,7 +32,7 @@ export const OnShelves = ({ piece, made }: { readonly piece: DerivedPiece; reado
   const shelves = shelvesOf(made);
   if (shelves.length === 0) return null;
   const goodOn = (shelf: ShelfAt): Good | undefined =>
-    pieces.find((each): each is Good => each.family === 'paper' && each.fills !== null && same(each.fills, piece.id, shelf));
+    pieces.find((each): each is Good => 'fills' in each && each.fills !== null && same(each.fills, piece.id, shelf));
   const fill = (shelf: ShelfAt, number: number, key: string): void => {
     const preset = PRESETS.find((each) => each.key === key);
     if (!preset) return;

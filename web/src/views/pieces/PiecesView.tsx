@@ -1,4 +1,4 @@
-import { isSmall, sightOf } from '@parlor/core/piece';
+import { hasBays, isSmall, sightOf } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
@@ -44,7 +44,7 @@ const Decided = ({ piece }: { readonly piece: Piece }) => {
           <p className="font-hand text-graphite p-8">drawing it …</p>
         )}
       </div>
-      {piece.family === 'casework' && seen === 'front' && <BayTools piece={piece} />}
+      {hasBays(piece) && seen === 'front' && <BayTools piece={piece} />}
       <PieceFields piece={piece} sight={drawn ? seen : null} marks={derived?.made?.marks ?? []} />
       {derived?.made && derived.made.bays.length > 0 && (
         <Suspense>

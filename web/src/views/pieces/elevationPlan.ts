@@ -1,5 +1,5 @@
 // Where things of the front elevation stand on the screen. Pixels, y down.
-import { type Bay, type Cell, type CellPath, cellAt } from '@parlor/core/piece';
+import { type Bay, type Cell, type CellPath, cellAt, frontOf } from '@parlor/core/piece';
 import type { Piece } from '@parlor/core/set';
 import type { SightName } from '../../ui/index.ts';
 
@@ -77,8 +77,8 @@ export const stretchesOf = (
   chosen: CellPath | null,
   sight: SightName,
 ): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
-  if (piece.family !== 'casework' || sight !== 'front') return { columns: [], rows: [] };
-  const { front } = piece;
+  const front = frontOf(piece);
+  if (!front || sight !== 'front') return { columns: [], rows: [] };
   const path = chosen ?? firstSplit(front);
   return { columns: rowOf(front, bays, path, 'columns'), rows: rowOf(front, bays, path, 'rows') };
 };

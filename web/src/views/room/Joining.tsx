@@ -1,4 +1,4 @@
-import { asRoom, asShell, JOINED_FIELDS, MOST_SHELLS, type Room } from '@parlor/core/piece';
+import { asRoom, asShell, isRoom, JOINED_FIELDS, MOST_SHELLS, type Room } from '@parlor/core/piece';
 import { canJoin, joinRooms, takeOff } from '@parlor/core/set';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -22,7 +22,7 @@ export const Joining = ({ room, shell, onShell }: Props) => {
   const edit = useEdit();
   const [next, setNext] = useState('');
   const count = room.shells.length + 1;
-  const others = document.pieces.filter((piece): piece is Room => piece.family === 'room' && canJoin(room, piece));
+  const others = document.pieces.filter(isRoom).filter((piece) => canJoin(room, piece));
   const wanted = others.find(({ id }) => id === next) ?? others[0];
   const put = (words: string, change: Partial<Room>): void =>
     edit(`${words} of ${room.name}`, { kind: 'change-piece', id: room.id, change });

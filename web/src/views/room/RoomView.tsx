@@ -1,4 +1,4 @@
-import { asRoom, type Field, type Room, shownFields, withValueAt } from '@parlor/core/piece';
+import { asRoom, type Field, isRoom, type Room, shownFields, withValueAt } from '@parlor/core/piece';
 import type { Placed } from '@parlor/core/room';
 import { type Arranged, shellChange } from '@parlor/core/set';
 import { Plus, Trash2 } from 'lucide-react';
@@ -229,7 +229,7 @@ const Unbuilt = ({ piece }: { readonly piece: NonNullable<ReturnType<typeof useD
 export const RoomView = () => {
   const { pieces } = useSet();
   const { pieceId } = useParams();
-  const rooms = pieces.filter((piece): piece is Room => piece.family === 'room');
+  const rooms = pieces.filter(isRoom);
   const room = rooms.find(({ id }) => id === pieceId) ?? rooms[0];
   if (room) return <Arranging key={room.id} room={room} rooms={rooms} />;
   return (

@@ -1,5 +1,5 @@
 import { dollUm, UM } from '@parlor/core/measure';
-import { hostOf } from '@parlor/core/piece';
+import { hostOf, isRoom } from '@parlor/core/piece';
 import { freePlace, type Placed } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { RotateCcw, RotateCw, Trash2 } from 'lucide-react';
@@ -66,7 +66,7 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
   const outside = pieces.filter(
     (piece) =>
       !here.has(piece.id) &&
-      piece.family !== 'room' &&
+      !isRoom(piece) &&
       // What fills a shelf, lies or hangs on something comes with that.
       hostOf(piece) === null &&
       derived?.pieces.find((each) => each.id === piece.id)?.made,
@@ -98,7 +98,7 @@ export const Things = ({ arranged, chosen, onChoose, onPlace, onTakeOut }: Props
         </div>
       ) : (
         <p className="font-hand text-graphite flex-1">
-          {pieces.some(({ family }) => family !== 'room')
+          {pieces.some((piece) => !isRoom(piece))
             ? 'Everything of this set stands in the room.'
             : 'Pieces that you make can be put in here.'}
         </p>

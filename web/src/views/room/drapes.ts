@@ -23,7 +23,7 @@ export const drapesOf = (document: SetDocument, derived: DerivedSet, { sewn }: A
   sewn.flatMap(({ piece, frame }): readonly Drape[] => {
     const thing = document.pieces.find(({ id }) => id === piece);
     const sewing = derived.pieces.find(({ id }) => id === piece)?.made?.sewing;
-    if (thing?.family !== 'cloth' || !sewing) return [];
+    if (!thing || !('cloths' in thing) || !sewing) return [];
     const colours = {
       main: colourOfCloth(document, thing.cloths.main),
       second: colourOfCloth(document, thing.cloths.second ?? thing.cloths.main),
