@@ -22,6 +22,7 @@ import { OPENING } from './opening/index.ts';
 import { PAPER } from './paper/index.ts';
 import { ROOM } from './room/index.ts';
 import { ROUND } from './round/index.ts';
+import { SCREEN } from './screen/index.ts';
 import { SEAT } from './seat/index.ts';
 import { SHOP } from './shop/index.ts';
 import { STACK } from './stack/index.ts';
@@ -45,6 +46,7 @@ const FAMILIES = {
   cloth: CLOTH,
   odd: ODD,
   panels: FREE,
+  screen: SCREEN,
 };
 
 /** A piece's family, as one that takes any piece of its own kind: it is given no other. */

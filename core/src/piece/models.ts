@@ -11,6 +11,7 @@ import { openingModel } from './opening/opening.ts';
 import { paperModel } from './paper/good.ts';
 import { type Room, roomModel } from './room/room.ts';
 import { roundModel } from './round/turned.ts';
+import { screenModel } from './screen/screen.ts';
 import { seatModel } from './seat/seat.ts';
 import { shopModel } from './shop/shop.ts';
 import { stackModel } from './stack/stack.ts';
@@ -34,6 +35,7 @@ export const MODELS = {
   cloth: clothModel,
   odd: oddModel,
   panels: freeModel,
+  screen: screenModel,
 };
 
 export type FamilyName = keyof typeof MODELS;
