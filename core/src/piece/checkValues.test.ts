@@ -5,7 +5,7 @@ import { dollOf, scaleFromRatio, UM } from '../measure/index.ts';
 import { wireLength } from './casework/slides.ts';
 import { decided, mm, partsOf, sides } from './decided.testing.ts';
 import { buildPiece, fromPreset, layersFor, type Piece, PRESETS } from './index.ts';
-import { evenSlats } from './kit/evenSlats.ts';
+import { evenSlats } from './parts/evenSlats.ts';
 import { boardOf } from './randomDecisions.testing.ts';
 
 const ONE = scaleFromRatio(1);

@@ -4,7 +4,7 @@ import { boxOf, inspect, type Part } from '../assembly/index.ts';
 import { scaleFromRatio, UM } from '../measure/index.ts';
 import { bounds } from '../shape/index.ts';
 import { buildPiece, fromPreset, type Means, type Piece, type PieceProblem, PRESETS, withValueAt } from './index.ts';
-import type { Built } from './kit/built.ts';
+import type { Built } from './parts/built.ts';
 import { boardOf } from './randomDecisions.testing.ts';
 
 const ONE = scaleFromRatio(1);

@@ -44,12 +44,10 @@ export {
   sittingOn,
   spanRoleOf,
 } from './families.ts';
-export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
-export type { Aside } from './kit/base.ts';
-export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './kit/built.ts';
-export type { Editor } from './kit/family.ts';
-export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './kit/field.ts';
-export type { BuiltWithout, LeftMend, LeftOut } from './kit/leftOut.ts';
+export type { Aside } from './family/base.ts';
+export type { Editor } from './family/family.ts';
+export { type Field, type FieldKind, isFieldShown, valueAt, withValueAt } from './family/field.ts';
+export type { BuiltWithout, LeftMend, LeftOut } from './family/leftOut.ts';
 export {
   boardFor,
   layersFor,
@@ -61,11 +59,11 @@ export {
   type ShelfOf,
   type ShelfSpace,
   type User,
-} from './kit/means.ts';
-export type { Space } from './kit/panels.ts';
-export type { PlaceAt } from './kit/placeAt.ts';
-export type { Preset } from './kit/preset.ts';
-export type { PieceProblem } from './kit/problem.ts';
+} from './family/means.ts';
+export type { PlaceAt } from './family/placeAt.ts';
+export type { Preset } from './family/preset.ts';
+export type { PieceProblem } from './family/problem.ts';
+export { BOX, FACES, FREE_ROLES, type Free, type FreePanel, MOST_PANELS, OUTLINES, partsText } from './free/free.ts';
 export {
   belongs,
   drivingSizes,
@@ -86,6 +84,8 @@ export { paperOf } from './paper/buildGood.ts';
 export { FORM_WORDS } from './paper/fields.ts';
 export { type Good, type GoodForm, hasBoards, MOST_COPIES } from './paper/good.ts';
 export { artFor, panelNames } from './paper/panels.ts';
+export type { Built, BuiltBay as Bay, Extra, Sewing, SizeMark, StandingNet } from './parts/built.ts';
+export type { Space } from './parts/panels.ts';
 export { rolesOf, shownFields } from './rolesOf.ts';
 export { BATTEN_FIELDS, JOINED_FIELDS, OPENING_WORDS, ROOM_FIELDS, WALL_FIELDS, WALL_OPENING_FIELDS, WALL_WORDS } from './room/fields.ts';
 export { isOfOpening } from './room/opened.ts';

@@ -1,7 +1,7 @@
 // Which of a piece's boards it is cut from.
 import { buildPiece, fieldsOf } from './families.ts';
-import { type Field, isFieldShown, withValueAt } from './kit/field.ts';
-import { boardFor, type Means } from './kit/means.ts';
+import { type Field, isFieldShown, withValueAt } from './family/field.ts';
+import { boardFor, type Means } from './family/means.ts';
 import type { Piece } from './models.ts';
 
 /** The roles from whose boards something of a piece is cut; those of a piece that cannot be built are all of them. */

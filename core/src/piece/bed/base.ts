@@ -1,7 +1,7 @@
 // µm, doll size. Posts, and what the mattress lies on.
 import type { Part } from '../../assembly/index.ts';
-import { evenSlats } from '../kit/evenSlats.ts';
-import { layered, type Space, sectionOf, stickIn } from '../kit/panels.ts';
+import { evenSlats } from '../parts/evenSlats.ts';
+import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import { CLEAT, type Level, type Plan, railLow, railTop, reachesFloor, word } from './plan.ts';
 
 /** Posts stand inside the corners, under the lowest base or through every level to the topmost rail. */

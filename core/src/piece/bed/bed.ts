@@ -3,9 +3,9 @@ import { textField } from '../../kit/index.ts';
 import { dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { TOP_EDGES, type TopEdge } from '../../shape/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { GRIPS } from '../kit/grips.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { GRIPS } from '../family/grips.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 
 export const BED_ROLES = ['frame', 'head', 'base', 'drawer'] as const;
 export type BedRole = (typeof BED_ROLES)[number];

@@ -2,7 +2,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { boardWithEdge, type Ring } from '../../shape/index.ts';
-import { type Facing, layered, type Space } from '../kit/panels.ts';
+import { type Facing, layered, type Space } from '../parts/panels.ts';
 import type { EndBoard } from './bed.ts';
 import { type Level, type Plan, railLow, railTop, word } from './plan.ts';
 

@@ -4,7 +4,7 @@ import { boxOf } from '../../assembly/index.ts';
 import { UM } from '../../measure/index.ts';
 import { bounds } from '../../shape/index.ts';
 import { builtOf, decided, like, mm, partsOf, refusalOf, sides, span } from '../decided.testing.ts';
-import { evenSlats } from '../kit/evenSlats.ts';
+import { evenSlats } from '../parts/evenSlats.ts';
 
 const BOARD = 5_000;
 const bed = {

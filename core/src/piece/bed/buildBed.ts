@@ -2,10 +2,10 @@
 import type { Assembly } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
-import type { Built } from '../kit/built.ts';
-import type { Means } from '../kit/means.ts';
-import { sectionOf } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
+import { sectionOf } from '../parts/panels.ts';
 import { baseParts, lowestOf, postInset, postSpaces, posts } from './base.ts';
 import type { Bed } from './bed.ts';
 import { endParts, sideRails } from './boards.ts';

@@ -1,10 +1,10 @@
 // µm, doll size. Drawers under a bed.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import { insetDrawer } from '../kit/drawer.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { layered, type Space, sectionOf } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import type { Sheeting } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { insetDrawer } from '../parts/drawer.ts';
+import { layered, type Space, sectionOf } from '../parts/panels.ts';
 
 import { CLEAT, type Drawn, type Level, type Plan, railLow, reachesFloor, word } from './plan.ts';
 

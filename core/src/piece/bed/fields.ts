@@ -1,5 +1,5 @@
-import { choice, EDGE_WORDS, type Field } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, dollSize, isSome, size } from '../kit/fields.ts';
+import { choice, EDGE_WORDS, type Field } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, dollSize, isSome, size } from '../family/fields.ts';
 import type { Bed, EndBoard } from './bed.ts';
 
 const on = (test: (piece: Bed) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;

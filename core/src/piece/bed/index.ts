@@ -1,4 +1,4 @@
-import { defineFamily } from '../kit/family.ts';
+import { defineFamily } from '../family/family.ts';
 import { type Bed, bedModel } from './bed.ts';
 import { buildBed } from './buildBed.ts';
 import { BED_FIELDS } from './fields.ts';

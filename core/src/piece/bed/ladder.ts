@@ -3,8 +3,8 @@ import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import type { Ring } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { layered, type Space, sectionOf, stickIn } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import { type Level, type Plan, railTop, word } from './plan.ts';
 
 const RUNG: StickName = 'craft stick';

@@ -1,6 +1,6 @@
 // µm, doll size. Where mattresses lie in a bed that stands, and how large each is.
-import type { Means } from '../kit/means.ts';
-import type { Space } from '../kit/panels.ts';
+import type { Means } from '../family/means.ts';
+import type { Space } from '../parts/panels.ts';
 import type { Bed } from './bed.ts';
 import { planBed } from './plan.ts';
 

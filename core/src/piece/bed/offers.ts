@@ -1,10 +1,10 @@
 // µm, doll size. What a bed offers a body, and what lies on it.
 import type { Assembly } from '../../assembly/index.ts';
 import { type DollUm, dollOf } from '../../measure/index.ts';
-import type { Offer } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll, bodyScaleOf } from '../kit/offers.ts';
-import { flatPlace, type PlaceAt } from '../kit/placeAt.ts';
+import type { Offer } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll, bodyScaleOf } from '../family/offers.ts';
+import { flatPlace, type PlaceAt } from '../family/placeAt.ts';
 import type { Bed } from './bed.ts';
 import { mattressesOf } from './mattresses.ts';
 

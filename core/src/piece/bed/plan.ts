@@ -2,8 +2,8 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { type PanelKind, type Space, sectionOf } from '../kit/panels.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { type PanelKind, type Space, sectionOf } from '../parts/panels.ts';
 import { BED_ROLES, type Bed, type BedRole } from './bed.ts';
 
 export type Level = { readonly word: string; readonly lies: number };

@@ -4,7 +4,7 @@ import { boxOf, inspect } from '../../assembly/index.ts';
 import { dollOf, type Scale, scaleFromRatio, UM } from '../../measure/index.ts';
 import { regionArea } from '../../shape/index.ts';
 import type { Board } from '../../stock/index.ts';
-import type { Built } from '../kit/built.ts';
+import type { Built } from '../parts/built.ts';
 import { boardOf } from '../randomDecisions.testing.ts';
 import { buildCasework as build } from './buildCasework.ts';
 import { type Casework, caseworkSchema } from './casework.ts';

@@ -1,11 +1,11 @@
 // µm, doll size.
 import { type Assembly, boxOf, findInterference, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import type { Built } from '../kit/built.ts';
-import { extra } from '../kit/extra.ts';
-import type { Means } from '../kit/means.ts';
-import type { Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
+import { extra } from '../parts/extra.ts';
+import type { Space } from '../parts/panels.ts';
 import { faceFrame, openingsOf, withHoles, withWorktop } from './additions.ts';
 import { fill } from './bays.ts';
 import { carcassPanels, footRoom, lidMotion } from './carcass.ts';

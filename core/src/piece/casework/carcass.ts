@@ -2,8 +2,8 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { layered, type PanelKind, roundIn, type Space, sectionOf, stickIn } from '../kit/panels.ts';
+import type { Sheeting } from '../family/means.ts';
+import { layered, type PanelKind, roundIn, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import type { CarcassPlan } from './plan.ts';
 
 type Word = Omit<PanelKind, 'id'>;

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 import { type Cell, cellSchema, cellsOf, OPEN, partsOfCell } from './cell.ts';
 
 /** The roles that a casework's boards are chosen for. */

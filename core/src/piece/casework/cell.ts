@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { CLEAR_SHEET, OBJECT_NAMES, type ObjectName, STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { GRIPS, type Grip } from '../kit/grips.ts';
+import { GRIPS, type Grip } from '../family/grips.ts';
 
 /** How much of its row or column a cell takes: a clear size, or a share of what is left. */
 export type Size = { readonly clear: Measure } | { readonly share: number };

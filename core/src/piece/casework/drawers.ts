@@ -2,10 +2,10 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollUm } from '../../measure/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
-import { gripOn, runningDrawer } from '../kit/drawer.ts';
-import { layered, roundIn, type Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import { share } from '../kit/share.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import { gripOn, runningDrawer } from '../parts/drawer.ts';
+import { layered, roundIn, type Space } from '../parts/panels.ts';
+import { share } from '../parts/share.ts';
 import type { DrawersCell, PlateCell } from './cell.ts';
 import { fixedFront } from './doors.ts';
 import {

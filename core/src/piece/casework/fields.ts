@@ -1,6 +1,6 @@
-import type { Field } from '../kit/field.ts';
-import { choice } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, dollSize, size } from '../kit/fields.ts';
+import type { Field } from '../family/field.ts';
+import { choice } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, dollSize, size } from '../family/fields.ts';
 import type { Casework } from './casework.ts';
 import type { Cell, DoorCell, DrawersCell, OpenCell, ShelvesCell, SlidesCell } from './cell.ts';
 

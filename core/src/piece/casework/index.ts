@@ -1,8 +1,8 @@
 import type { Part } from '../../assembly/index.ts';
-import { differs } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
-import type { Field } from '../kit/field.ts';
-import { size } from '../kit/fields.ts';
+import { differs } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
+import type { Field } from '../family/field.ts';
+import { size } from '../family/fields.ts';
 import { buildCasework } from './buildCasework.ts';
 import { type Casework, caseworkModel } from './casework.ts';
 import { type Cell, type CellPath, cellsOf, childrenOf, mirroredCell } from './cell.ts';

@@ -1,5 +1,5 @@
 // Presets of kitchens: units and appliances.
-import type { Preset } from '../kit/preset.ts';
+import type { Preset } from '../family/preset.ts';
 import { preset } from './preset.ts';
 
 export const KITCHEN: readonly Preset[] = [

@@ -1,9 +1,9 @@
 // µm, doll size. What casework offers a body.
 import { type Assembly, boxOf } from '../../assembly/index.ts';
 import { type DollUm, UM } from '../../measure/index.ts';
-import type { Offer } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll } from '../kit/offers.ts';
+import type { Offer } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll } from '../family/offers.ts';
 import type { Casework } from './casework.ts';
 
 /** The height of its worktop, and of its highest shelf. */

@@ -2,8 +2,8 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import type { Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import type { Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Space } from '../parts/panels.ts';
 import type { Cell, CellPath, Fit } from './cell.ts';
 import type { CarcassPlan } from './plan.ts';
 

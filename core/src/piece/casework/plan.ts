@@ -2,9 +2,9 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import { bodyOf, layersFor, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import type { Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { bodyOf, layersFor, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Space } from '../parts/panels.ts';
 import { BOARD_ROLES, type BoardRole, type Casework } from './casework.ts';
 import { cellsOf, type DoorCell } from './cell.ts';
 

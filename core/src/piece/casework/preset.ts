@@ -1,6 +1,6 @@
 // Words that the presets of casework share.
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import type { Preset } from '../family/preset.ts';
 import type { caseworkSchema } from './casework.ts';
 
 export const even = (count: number, cell: object): object[] => Array.from({ length: count }, () => ({ cell }));

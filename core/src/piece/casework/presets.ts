@@ -1,5 +1,5 @@
 // All presets of casework.
-import type { Preset } from '../kit/preset.ts';
+import type { Preset } from '../family/preset.ts';
 import { KITCHEN } from './kitchenPresets.ts';
 import { STORING } from './storingPresets.ts';
 

@@ -1,5 +1,5 @@
 // Presets to store things in.
-import type { Preset } from '../kit/preset.ts';
+import type { Preset } from '../family/preset.ts';
 import { even, preset } from './preset.ts';
 
 /** Sizes of the real things: bookcase, wardrobe, chest, night stand, kitchen units and appliances from interior-design handbooks (Panero &

@@ -1,8 +1,8 @@
 // What can be built of casework that cannot be built as it is decided.
 import { ok, type Result } from '../../kit/index.ts';
-import type { BuiltWithout, LeftOut } from '../kit/leftOut.ts';
-import type { Means } from '../kit/means.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { BuiltWithout, LeftOut } from '../family/leftOut.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
 import { buildCasework } from './buildCasework.ts';
 import type { Casework } from './casework.ts';
 import { type Cell, type CellPath, childrenOf, newCell, withCellAt } from './cell.ts';

@@ -13,8 +13,8 @@ import {
 } from '../../cloth/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Point, Vec3 } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { extra } from '../parts/extra.ts';
 import { body, closing, hemming, type Made, made, refused, type Sizes, seam, spaceOf } from './sewn.ts';
 
 /** An apron: a skirt, a bib, and a curve between them. */

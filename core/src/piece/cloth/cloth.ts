@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { dollField, dollUm, measureField, UM } from '../../measure/index.ts';
 import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { placeSchema } from '../kit/place.ts';
-import { base, mm } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { placeSchema } from '../family/place.ts';
+import { base, mm } from '../family/sizes.ts';
 
 export const CLOTH_ROLES = ['panel', 'bracket'] as const;
 export type ClothPartRole = (typeof CLOTH_ROLES)[number];

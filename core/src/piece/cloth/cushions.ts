@@ -2,7 +2,7 @@
 import { arcOver, discPiece, discRing, type Patch, patch, plane, rectPiece, type Seam } from '../../cloth/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
 import {
   body,
   closing,

@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, count, dollSize, size } from '../family/fields.ts';
 import { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, SIZED } from './cloth.ts';
 
 /** What each form is called. */

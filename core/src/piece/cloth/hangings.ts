@@ -4,9 +4,9 @@ import type { Part } from '../../assembly/index.ts';
 import { type ClothPiece, type EdgeWork, type Patch, patch, plane, rectPiece, waveOf } from '../../cloth/index.ts';
 import { UM } from '../../measure/index.ts';
 import { ellipseRing, type Point } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
-import { roundIn, type Space, sectionOf } from '../kit/panels.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { extra } from '../parts/extra.ts';
+import { roundIn, type Space, sectionOf } from '../parts/panels.ts';
 import { body, hemming, type Made, made, refused, type Sizes, spaceOf } from './sewn.ts';
 
 /** Round a rod with a little room: half of what goes round it is the pocket's depth. Common practice, no source. */

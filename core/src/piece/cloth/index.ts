@@ -1,5 +1,5 @@
-import { differs } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { differs } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildCloth } from './buildCloth.ts';
 import { type ClothForm, type ClothThing, clothModel } from './cloth.ts';
 import { CLOTH_FIELDS } from './fields.ts';

@@ -2,7 +2,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { type ClothPiece, loftOf, type Patch, patch, plane, rectPiece } from '../../cloth/index.ts';
 import type { Point, Vec3 } from '../../shape/index.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
 import { body, closing, type Made, made, openingOn, refused, type Sizes, seam, spaceOf } from './sewn.ts';
 import { BACK, FRONT, LEFT, X } from './ways.ts';
 

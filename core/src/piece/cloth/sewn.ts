@@ -4,12 +4,12 @@ import type { EdgeWork, Opening, Pattern, Seam } from '../../cloth/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import type { Extra } from '../kit/built.ts';
-import type { PlaceSpace, Sheeting } from '../kit/means.ts';
-import { foundThing, type Space } from '../kit/panels.ts';
-import { padIn } from '../kit/parts.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import type { Put } from '../kit/put.ts';
+import type { PlaceSpace, Sheeting } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Extra } from '../parts/built.ts';
+import { foundThing, type Space } from '../parts/panels.ts';
+import { padIn } from '../parts/parts.ts';
+import type { Put } from '../parts/put.ts';
 import type { ClothPartRole, ClothThing } from './cloth.ts';
 
 /** What one copy is made by, at doll size: its sizes are those of its place where it takes them from there. */

@@ -3,7 +3,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { type ClothPiece, discPiece, discRing, type EdgeWork, loftOf, type Patch, patch, plane, rectPiece } from '../../cloth/index.ts';
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
+import { extra } from '../parts/extra.ts';
 import type { Drops } from './cloth.ts';
 import { body, closing, hemming, type Made, made, openingOn, RIBBON_OVER, type Sizes, seam, spaceOf } from './sewn.ts';
 import { BACK, FRONT, LEFT, X } from './ways.ts';

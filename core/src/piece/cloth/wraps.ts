@@ -3,8 +3,8 @@
 import { type ClothPiece, discPiece, discRing, outlinePiece, type Patch, patch, plane, rectPiece } from '../../cloth/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Point } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { extra } from '../parts/extra.ts';
 import type { ClothThing } from './cloth.ts';
 import { body, hemming, type Made, made, meeting, padding, refused, type Sewn, type Sizes, seam, spaceOf } from './sewn.ts';
 

@@ -3,10 +3,10 @@ import { around, boxOf, type Part, type Role } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { boardWithEdge, bounds, ellipseRing, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
-import type { Built } from '../kit/built.ts';
-import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { layered, type Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
+import { layered, type Space } from '../parts/panels.ts';
 import { type Anchor, BOX, type FaceWord, FREE_ROLES, type Free, type FreePanel } from './free.ts';
 
 const KEY = { left: 'x0', right: 'x1', bottom: 'y0', top: 'y1', back: 'z0', front: 'z1' } as const;

@@ -1,5 +1,5 @@
-import type { Field } from '../kit/field.ts';
-import { boardFields, size } from '../kit/fields.ts';
+import type { Field } from '../family/field.ts';
+import { boardFields, size } from '../family/fields.ts';
 
 /** What is decided about a piece of free panels; the panels themselves have a list of their own. */
 export const FREE_FIELDS: readonly Field[] = [

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 
 export const FREE_ROLES = ['first', 'second', 'third'] as const;
 export type FreeRole = (typeof FREE_ROLES)[number];

@@ -1,5 +1,5 @@
-import { listChange } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { listChange } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildFree } from './buildFree.ts';
 import { FREE_FIELDS } from './fields.ts';
 import { type Anchor, type Free, freeModel } from './free.ts';

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Preset } from '../kit/preset.ts';
+import type { Preset } from '../family/preset.ts';
 import type { freeSchema } from './free.ts';
 
 const preset = (

@@ -1,6 +1,6 @@
 import { PRINT_STOCK_NAMES, PRINT_STOCKS } from '../../stock/index.ts';
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, count, dollSize, size } from '../family/fields.ts';
 import { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd.ts';
 
 /** What each form is called. */

@@ -5,8 +5,8 @@ import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import { discNet } from '../../net/index.ts';
 import type { Point, Ring } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { extra } from '../parts/extra.ts';
 import { axisFor, bodyPart, boxPart, type Doing, type Made, made, netOn, polygon } from './recipe.ts';
 
 /** Corners of a round cake that is cut with a knife, or as many more as give each slice the same. */

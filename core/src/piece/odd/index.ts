@@ -1,5 +1,5 @@
-import { differs } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { differs } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildOdd } from './buildOdd.ts';
 import { ODD_FIELDS } from './fields.ts';
 import { type OddThing, oddModel } from './odd.ts';

@@ -4,12 +4,12 @@ import { ok, type Result } from '../../kit/index.ts';
 import { type Net, tubeNet, tubeStands } from '../../net/index.ts';
 import { type Point, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import type { Wanted } from '../../stock/index.ts';
-import type { Extra, StandingNet } from '../kit/built.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { foundThing, type Space } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import type { Put } from '../kit/put.ts';
-import { type Axis, axisAt, roundPart } from '../kit/round.ts';
+import type { Sheeting } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Extra, StandingNet } from '../parts/built.ts';
+import { foundThing, type Space } from '../parts/panels.ts';
+import type { Put } from '../parts/put.ts';
+import { type Axis, axisAt, roundPart } from '../parts/round.ts';
 import type { OddRole, OddThing } from './odd.ts';
 
 export type Doing = {

@@ -4,10 +4,10 @@ import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import { coneNet, coneStands, discNet, labelOf, spiralOf, tubeNet, tubeStands } from '../../net/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import { extra } from '../kit/extra.ts';
-import { sectionOf } from '../kit/panels.ts';
-import { lack } from '../kit/problem.ts';
-import { dowel } from '../kit/round.ts';
+import { lack } from '../family/problem.ts';
+import { extra } from '../parts/extra.ts';
+import { sectionOf } from '../parts/panels.ts';
+import { dowel } from '../parts/round.ts';
 import { axisFor, bodyPart, type Doing, discPart, flatNet, leafRing, lyingTube, type Made, made, netOn, type Recipe } from './recipe.ts';
 
 /** A wall between two circles round an axis: a tube where both are alike. `low` and `high` are diameters at its lower and upper edge. */

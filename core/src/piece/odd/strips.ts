@@ -4,8 +4,8 @@ import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Point } from '../../shape/index.ts';
 import { STICKS } from '../../stock/index.ts';
-import { roundIn, sectionOf, stickIn } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { roundIn, sectionOf, stickIn } from '../parts/panels.ts';
 import { boxPart, type Doing, lyingTube, type Made, made, netOn, polygon, strip } from './recipe.ts';
 
 /** Strips that are glued on a board have a flat side. */

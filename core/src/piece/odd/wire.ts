@@ -4,7 +4,7 @@ import { err } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import { grown, type Point, type Ring } from '../../shape/index.ts';
 import { WIRE } from '../../stock/index.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
 import { boxPart, type Doing, type Made, made, netOn, polygon, strip } from './recipe.ts';
 
 /** The line of a wire as a band so wide: its two sides, for something that is bent in one plane. */

@@ -4,12 +4,12 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import type { Point, Ring, Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import { gripOn } from '../kit/drawer.ts';
-import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { clearPane, type Space } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import { frameStrips, type Put, putFor, single } from '../kit/put.ts';
+import { type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
+import { gripOn } from '../parts/drawer.ts';
+import { clearPane, type Space } from '../parts/panels.ts';
+import { frameStrips, type Put, putFor, single } from '../parts/put.ts';
 import { OPENING_ROLES, type Opening, type OpeningRole } from './opening.ts';
 
 type Plan = {

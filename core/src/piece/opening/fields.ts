@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, count, dollSize, size } from '../family/fields.ts';
 import type { Opening } from './opening.ts';
 
 const on = (form: Opening['form']): ((piece: never) => boolean) => ((piece: Opening) => piece.form === form) as (piece: never) => boolean;

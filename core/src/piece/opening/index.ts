@@ -1,4 +1,4 @@
-import { defineFamily } from '../kit/family.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildOpening } from './buildOpening.ts';
 import { OPENING_FIELDS } from './fields.ts';
 import { openingOffers } from './offers.ts';

@@ -1,8 +1,8 @@
 // µm, doll size. What doors and windows offer a body, in a wall or by themselves.
 import type { Assembly } from '../../assembly/index.ts';
-import type { Offer } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll, dollIn } from '../kit/offers.ts';
+import type { Offer } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll, dollIn } from '../family/offers.ts';
 import type { Opening } from './opening.ts';
 
 /** What something in a wall offers, by its form; `up` is from the floor to it, null where that is not known. */

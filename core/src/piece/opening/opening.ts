@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { dollField, dollUm, UM } from '../../measure/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { base, mm, side, some } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { base, mm, side, some } from '../family/sizes.ts';
 
 export const OPENING_ROLES = ['frame', 'leaf', 'bar'] as const;
 export type OpeningRole = (typeof OPENING_ROLES)[number];

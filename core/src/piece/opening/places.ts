@@ -1,7 +1,7 @@
 // µm, doll size. Where something may hang on a window: at its frame.
 import type { Assembly } from '../../assembly/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import { AHEAD, type PlaceAt } from '../kit/placeAt.ts';
+import { AHEAD, type PlaceAt } from '../family/placeAt.ts';
 import type { Opening } from './opening.ts';
 
 /** The frame of a window; none on a door. */

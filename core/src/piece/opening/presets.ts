@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { type Preset, presetsOf } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../family/preset.ts';
 import type { openingSchema } from './opening.ts';
 
 const preset = presetsOf<z.input<typeof openingSchema>>('opening', 'openings');

@@ -4,10 +4,10 @@ import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { type Net, rect } from '../../net/index.ts';
 import type { Point, Pose, Region, Vec3 } from '../../shape/index.ts';
-import type { Extra, StandingNet } from '../kit/built.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import type { Put } from '../kit/put.ts';
+import type { Sheeting } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Extra, StandingNet } from '../parts/built.ts';
+import type { Put } from '../parts/put.ts';
 import type { Good, GoodRole } from './good.ts';
 
 /** A net of a good, and where its first face stands once it is folded. */

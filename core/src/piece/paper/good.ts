@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { dollField, dollUm, measureField, UM } from '../../measure/index.ts';
 import { PRINT_STOCK_NAMES, type PrintStock } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { base, mm } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { base, mm } from '../family/sizes.ts';
 import { artSchema } from './art.ts';
 
 export const GOOD_ROLES = ['block', 'frame'] as const;

@@ -1,5 +1,5 @@
-import { differs } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { differs } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildGood } from './buildGood.ts';
 import { GOOD_FIELDS } from './fields.ts';
 import { type Good, paperModel } from './good.ts';

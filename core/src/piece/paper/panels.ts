@@ -1,4 +1,4 @@
-import type { StandingNet } from '../kit/built.ts';
+import type { StandingNet } from '../parts/built.ts';
 import type { Art } from './art.ts';
 
 /** The panels of a net, in order: outside and, where it is printed behind, inside. */

@@ -6,8 +6,8 @@ import { seededRandom } from '../../kit/index.ts';
 import { boxOf, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rect, rowNet, sheetNet, unfold } from '../../net/index.ts';
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
 import { PRINT_STOCKS } from '../../stock/index.ts';
-import { foundThing, type Space } from '../kit/panels.ts';
-import { frameStrips, single } from '../kit/put.ts';
+import { foundThing, type Space } from '../parts/panels.ts';
+import { frameStrips, single } from '../parts/put.ts';
 import { copyOf, facing, type GoodNet, lacks, lyingUp, type Made, type Making, netOf, refused } from './copy.ts';
 
 /** What lies flat is at least so thick: a found thing of no thickness could not be seen on an edge. */

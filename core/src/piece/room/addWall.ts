@@ -1,10 +1,10 @@
 // µm, doll size. A wall with all that belongs to it: its boards, what is put into its openings, a second wall, pillars.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { type Pose, rectRing, type Vec3 } from '../../shape/index.ts';
-import { boardAt } from '../kit/boardAt.ts';
-import type { Sheeting } from '../kit/means.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import { single } from '../kit/put.ts';
+import type { Sheeting } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import { boardAt } from '../parts/boardAt.ts';
+import { single } from '../parts/put.ts';
 import { lampCuts, openingCuts, putInto } from './holes.ts';
 import { pointAt, poseOn, type RoomPlan, type Side } from './plan.ts';
 import { faceOf, foldOf, type Standing } from './standing.ts';

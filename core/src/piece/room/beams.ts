@@ -1,8 +1,8 @@
 // µm, doll size. Beams under the ceiling, from the back to the front: a board below and one on edge at either side of it.
 import type { Part, Role } from '../../assembly/index.ts';
 import { rectRing } from '../../shape/index.ts';
-import { boardAt } from '../kit/boardAt.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { boardAt } from '../parts/boardAt.ts';
 import type { At, RoomPlan } from './plan.ts';
 import type { Seen, TrimKind } from './trims.ts';
 

@@ -2,10 +2,10 @@
 import { movedMotion } from '../../assembly/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import type { Means } from '../kit/means.ts';
-import { movedParts } from '../kit/parts.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
+import { movedParts } from '../parts/parts.ts';
 import { buildJoined } from './join.ts';
 import { type At, pointAt, type Side, sidesOf } from './plan.ts';
 import type { Room } from './room.ts';

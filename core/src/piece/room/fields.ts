@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, isSome, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, count, dollSize, isSome, size } from '../family/fields.ts';
 import { newBeams, newPanelling, newPictureRail, newRail, type Rail, type Room } from './room.ts';
 import { newBox, newLights, type OpeningForm, type Wall, type WallOpening } from './wall.ts';
 

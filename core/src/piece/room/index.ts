@@ -1,5 +1,5 @@
-import { differs, listChange } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { differs, listChange } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildRoom } from './buildRoom.ts';
 import { ROOM_FIELDS } from './fields.ts';
 import { roomOffers } from './offers.ts';

@@ -1,9 +1,9 @@
 // µm, doll size. What a room offers a body.
 import type { Assembly } from '../../assembly/index.ts';
 import type { Measure } from '../../measure/index.ts';
-import type { Offer } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll, dollIn } from '../kit/offers.ts';
+import type { Offer } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll, dollIn } from '../family/offers.ts';
 import { offersThrough } from '../opening/offers.ts';
 import { asRoom, type Room, type Shell, sideName } from './room.ts';
 import type { Wall, WallOpening } from './wall.ts';

@@ -1,6 +1,6 @@
 // What is put into a wall begins where it fits: as it is usual, else moved along, else smaller.
 import { dollOf, dollUm, type Measure, type Scale, toReal, UM } from '../../measure/index.ts';
-import type { Means } from '../kit/means.ts';
+import type { Means } from '../family/means.ts';
 import { buildRoom } from './buildRoom.ts';
 import { openingsDecided } from './holes.ts';
 import type { Opened } from './opened.ts';

@@ -2,8 +2,8 @@
 import type { Assembly } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import type { Means } from '../kit/means.ts';
-import type { PlaceAt } from '../kit/placeAt.ts';
+import type { Means } from '../family/means.ts';
+import type { PlaceAt } from '../family/placeAt.ts';
 import { asRoom, type Room } from './room.ts';
 import { floorCorner, roomPlan } from './roomPlan.ts';
 

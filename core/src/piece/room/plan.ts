@@ -3,9 +3,9 @@
 import { dollOf, type Measure, type Scale } from '../../measure/index.ts';
 import type { Pose } from '../../shape/index.ts';
 import { STICKS, type StickName } from '../../stock/index.ts';
-import type { Means, Sheeting } from '../kit/means.ts';
-import { sheetsFor } from '../kit/means.ts';
-import { single } from '../kit/put.ts';
+import type { Means, Sheeting } from '../family/means.ts';
+import { sheetsFor } from '../family/means.ts';
+import { single } from '../parts/put.ts';
 import { type Corner, ROOM_ROLES, type Room, type RoomRole } from './room.ts';
 import { newWall, type Wall } from './wall.ts';
 

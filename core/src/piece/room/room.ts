@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, type Measure, UM } from '../../measure/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { base, edgedStick, mm, side, some } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { base, edgedStick, mm, side, some } from '../family/sizes.ts';
 import { mirroredWall, OTHER, place, wallSchema } from './wall.ts';
 
 export const ROOM_ROLES = ['wall', 'floor', 'trim'] as const;

@@ -2,7 +2,7 @@
 import { type Assembly, around, boxOf } from '../../assembly/index.ts';
 import type { Measure } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import type { Means } from '../kit/means.ts';
+import type { Means } from '../family/means.ts';
 import { openedIn, openingsDecided } from './holes.ts';
 import type { Opened } from './opened.ts';
 import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf, wallAt } from './plan.ts';

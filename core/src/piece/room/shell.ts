@@ -2,9 +2,9 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { asSimple, type Point } from '../../shape/index.ts';
-import { boardAt, layerKind } from '../kit/boardAt.ts';
-import type { Sheeting } from '../kit/means.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import type { Sheeting } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { boardAt, layerKind } from '../parts/boardAt.ts';
 import { addWall, type Made } from './addWall.ts';
 import { beamProblem, beamsOf } from './beams.ts';
 import { MARGIN, type Opened } from './opened.ts';

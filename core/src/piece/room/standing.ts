@@ -1,6 +1,6 @@
 // µm, doll size. The walls of one storey as they will be built: what is in them, how they meet, and what cannot be.
 import { err, ok, type Result } from '../../kit/index.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
 import { OPENING_WORDS } from './fields.ts';
 import { lampProblem, openedIn } from './holes.ts';
 import type { Opened } from './opened.ts';

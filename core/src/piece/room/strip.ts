@@ -1,7 +1,7 @@
 // µm, doll size. Strips on a wall, of board or cut from sticks.
 import type { Part } from '../../assembly/index.ts';
 import { type Region, rectRing } from '../../shape/index.ts';
-import { boardAt } from '../kit/boardAt.ts';
+import { boardAt } from '../parts/boardAt.ts';
 import { poseOn, type Side, type StripStock } from './plan.ts';
 
 export type Stretch = readonly [number, number];

@@ -2,7 +2,7 @@
 
 import type { Vec3 } from '../../shape/index.ts';
 import { type Board, thicknessOf } from '../../stock/index.ts';
-import type { Means } from '../kit/means.ts';
+import type { Means } from '../family/means.ts';
 import { isWalled, movedOut, planOf, type RoomPlan, stripWide, wallAt } from './plan.ts';
 import { asRoom, type Room } from './room.ts';
 

@@ -2,9 +2,9 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { rectRing, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import { boardAt } from '../kit/boardAt.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import { single } from '../kit/put.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { boardAt } from '../parts/boardAt.ts';
+import { single } from '../parts/put.ts';
 import { MARGIN, type Opened, type PutIn } from './opened.ts';
 import { pointAt, poseOn, type RoomPlan, type Side } from './plan.ts';
 

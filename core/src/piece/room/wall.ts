@@ -1,7 +1,7 @@
 // A wall of a room as it is decided: what it is, what is in it and on it.
 import { z } from 'zod';
 import { type DollUm, dollField, dollUm, type Measure, measureField, UM } from '../../measure/index.ts';
-import { base, mm, some } from '../kit/sizes.ts';
+import { base, mm, some } from '../family/sizes.ts';
 
 /** A place along a wall or up it. */
 export const place = measureField({ min: 0, max: 30 * UM.m });

@@ -1,8 +1,8 @@
 // µm, doll size. Walls as boards that stand along the sides of a plan: how they meet at corners, and what is cut out of them.
 import type { Part } from '../../assembly/index.ts';
 import type { Point, Region, Ring } from '../../shape/index.ts';
-import { type BoardKind, boardAt, layerKind } from '../kit/boardAt.ts';
-import type { Sheeting } from '../kit/means.ts';
+import type { Sheeting } from '../family/means.ts';
+import { type BoardKind, boardAt, layerKind } from '../parts/boardAt.ts';
 import { cornerOut, poseOn, type RoomPlan, type Side, turnOf } from './plan.ts';
 
 /** How far a wall's faces reach beyond its side's ends: its outer face, and the one that looks into the room. */

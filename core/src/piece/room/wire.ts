@@ -1,6 +1,6 @@
 // µm, doll size. How the wire of a wall's lamps runs behind it, and where their battery box hangs.
 import type { Point } from '../../shape/index.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
 import { lampsIn } from './lamps.ts';
 import type { Opened } from './opened.ts';
 import type { RoomPlan } from './plan.ts';

@@ -1,9 +1,9 @@
 // What can be built of a room that cannot be built as it is decided.
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollUm, isDollSize, type Measure, realUm } from '../../measure/index.ts';
-import type { BuiltWithout, LeftMend, LeftOut } from '../kit/leftOut.ts';
-import type { Means } from '../kit/means.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { BuiltWithout, LeftMend, LeftOut } from '../family/leftOut.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
 import { buildRoom } from './buildRoom.ts';
 import { OPENING_WORDS } from './fields.ts';
 import { type Room, sideName } from './room.ts';

@@ -4,11 +4,11 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import { layersFor, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { sectionOf } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import { type Axis, axisAt, dowel, frustumFlat, type RoundKind, roundPart, tubeStrip } from '../kit/round.ts';
+import { layersFor, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
+import { sectionOf } from '../parts/panels.ts';
+import { type Axis, axisAt, dowel, frustumFlat, type RoundKind, roundPart, tubeStrip } from '../parts/round.ts';
 import { ROUND_ROLES, type RoundRole, type Section, type Turned } from './turned.ts';
 
 /** What stands so far: how high it is, what its upper face covers, the disc that a rim can go round, and how high all but stems reach. */

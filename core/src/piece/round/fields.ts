@@ -1,5 +1,5 @@
-import type { Field } from '../kit/field.ts';
-import { boardFields, count, dollSize, size } from '../kit/fields.ts';
+import type { Field } from '../family/field.ts';
+import { boardFields, count, dollSize, size } from '../family/fields.ts';
 import type { Section, SectionKind, Turned } from './turned.ts';
 
 const on =

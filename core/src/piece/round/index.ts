@@ -1,6 +1,6 @@
-import { listChange } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
-import { fieldsWithin } from '../kit/inner.ts';
+import { listChange } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
+import { fieldsWithin } from '../family/inner.ts';
 import { buildRound } from './buildRound.ts';
 import { ROUND_FIELDS, SECTION_FIELDS } from './fields.ts';
 import { ROUND_PRESETS } from './presets.ts';

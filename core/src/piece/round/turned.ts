@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { dollField, dollUm, type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { ROUND_STICKS, type StickName } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 
 export const ROUND_ROLES = ['disc', 'wall'] as const;
 export type RoundRole = (typeof ROUND_ROLES)[number];

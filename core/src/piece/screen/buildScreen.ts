@@ -2,12 +2,12 @@
 import { around, boxOf, type Motion, movedMotion, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { add, boardWithEdge, rectRing, scaled, type Vec3 } from '../../shape/index.ts';
-import { boardAt, layerKind } from '../kit/boardAt.ts';
-import type { Built } from '../kit/built.ts';
-import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { dollIn } from '../kit/offers.ts';
-import { movedParts } from '../kit/parts.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { dollIn } from '../family/offers.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { boardAt, layerKind } from '../parts/boardAt.ts';
+import type { Built } from '../parts/built.ts';
+import { movedParts } from '../parts/parts.ts';
 import { SCREEN_ROLES, type Screen } from './screen.ts';
 
 /** How far from the floor and from the upper corner a hinge ends; how wide its leaf is. Common practice, no source. */

@@ -1,8 +1,8 @@
 import type { z } from 'zod';
-import { defineFamily } from '../kit/family.ts';
-import { choice, EDGE_WORDS } from '../kit/field.ts';
-import { boardFields, count, size } from '../kit/fields.ts';
-import { presetsOf } from '../kit/preset.ts';
+import { defineFamily } from '../family/family.ts';
+import { choice, EDGE_WORDS } from '../family/field.ts';
+import { boardFields, count, size } from '../family/fields.ts';
+import { presetsOf } from '../family/preset.ts';
 import { buildScreen } from './buildScreen.ts';
 import { type Screen, screenModel, type screenSchema } from './screen.ts';
 

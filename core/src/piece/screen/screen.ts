@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { TOP_EDGES } from '../../shape/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { base, mm, side, some } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { base, mm, side, some } from '../family/sizes.ts';
 
 export const SCREEN_ROLES = ['panel'] as const;
 

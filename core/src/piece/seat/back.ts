@@ -3,10 +3,10 @@ import type { Part } from '../../assembly/index.ts';
 import { evenly } from '../../kit/index.ts';
 import { ellipseRing, type Vec3 } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
-import { evenSlats } from '../kit/evenSlats.ts';
-import { leaningBoard, leaningDepth, stickBetween } from '../kit/leaning.ts';
-import { sectionOf } from '../kit/panels.ts';
-import { padIn } from '../kit/parts.ts';
+import { evenSlats } from '../parts/evenSlats.ts';
+import { leaningBoard, leaningDepth, stickBetween } from '../parts/leaning.ts';
+import { sectionOf } from '../parts/panels.ts';
+import { padIn } from '../parts/parts.ts';
 import { idIn, type Plan } from './plan.ts';
 
 /** How far forwards of the leaning plane's foot the back reaches at the seat, and the stretch across in which it is padded. */

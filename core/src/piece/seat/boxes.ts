@@ -1,9 +1,9 @@
 // µm, doll size. Seats on boards: two sides that may be arms, and boxes that are closed, open with a lid, or hold boxes.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import { insetDrawer } from '../kit/drawer.ts';
-import { layered, type Space, sectionOf, stickIn } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { insetDrawer } from '../parts/drawer.ts';
+import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import { boardBack, padsOf } from './back.ts';
 import { type Drawn, idIn, type Plan } from './plan.ts';
 

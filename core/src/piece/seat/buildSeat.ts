@@ -2,11 +2,11 @@
 import { around, boxOf, standsOutOf } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import type { Means } from '../kit/means.ts';
-import { layered, sectionOf } from '../kit/panels.ts';
-import { movedParts, overhangOf } from '../kit/parts.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
+import { layered, sectionOf } from '../parts/panels.ts';
+import { movedParts, overhangOf } from '../parts/parts.ts';
 import { padsOf, postedBack } from './back.ts';
 import { onBox, onSides } from './boxes.ts';
 import { clearBetween, hasRungs, legParts, standing } from './legs.ts';

@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, isSome, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, isSome, size } from '../family/fields.ts';
 import type { Seat } from './seat.ts';
 
 const on = (test: (piece: Seat) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;

@@ -1,5 +1,5 @@
-import { defineFamily } from '../kit/family.ts';
-import { padPlaces, topPlace } from '../kit/placeAt.ts';
+import { defineFamily } from '../family/family.ts';
+import { padPlaces, topPlace } from '../family/placeAt.ts';
 import { buildSeat } from './buildSeat.ts';
 import { SEAT_FIELDS } from './fields.ts';
 import { seatHeight, seatOffers, sittingOn } from './offers.ts';

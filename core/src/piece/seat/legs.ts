@@ -1,8 +1,8 @@
 // µm, doll size. Legs of stick under a seat's board, upright or spread, and rungs between them.
 import type { Part } from '../../assembly/index.ts';
 import { add, cross, minus, scaled, unit, type Vec3 } from '../../shape/index.ts';
-import { stickBetween } from '../kit/leaning.ts';
-import { sectionOf } from '../kit/panels.ts';
+import { stickBetween } from '../parts/leaning.ts';
+import { sectionOf } from '../parts/panels.ts';
 import { idIn, type Plan } from './plan.ts';
 
 const UP: readonly [Vec3, Vec3] = [

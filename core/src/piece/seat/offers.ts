@@ -2,9 +2,9 @@
 import { type Assembly, boxOf, type Part } from '../../assembly/index.ts';
 import { type Body, seatRules } from '../../doll/index.ts';
 import { type DollUm, dollOf, realOf } from '../../measure/index.ts';
-import type { Offer, Sitting } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll, bodyScaleOf, SAT_AT } from '../kit/offers.ts';
+import type { Offer, Sitting } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll, bodyScaleOf, SAT_AT } from '../family/offers.ts';
 import type { Seat } from './seat.ts';
 
 /** How deep a seat is before its back. */

@@ -1,7 +1,7 @@
 // µm, doll size: lower left back corner at the origin, x right, y up, z towards the viewer. What every part of a seat is measured from.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import { SEAT_ROLES, type Seat, type SeatRole } from './seat.ts';
 
 export type Plan = {

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { GRIPS } from '../kit/grips.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { anyStick, base, edgedStick, mm, side, some } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { GRIPS } from '../family/grips.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { anyStick, base, edgedStick, mm, side, some } from '../family/sizes.ts';
 
 export const SEAT_ROLES = ['seat', 'carcass', 'back', 'tray'] as const;
 export type SeatRole = (typeof SEAT_ROLES)[number];

@@ -2,11 +2,11 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { type Ring, rectRing } from '../../shape/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import { bodyOf, type Means, sheetsFor } from '../kit/means.ts';
-import type { Space } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import { putFor, single } from '../kit/put.ts';
+import { bodyOf, type Means, sheetsFor } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
+import type { Space } from '../parts/panels.ts';
+import { putFor, single } from '../parts/put.ts';
 import { awning, bay } from './fronts.ts';
 import { type Drawn, type Plan, paneOf, slope } from './plan.ts';
 import { SHOP_ROLES, type Shop, type ShopForm } from './shop.ts';

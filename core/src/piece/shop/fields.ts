@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, dollSize, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, dollSize, size } from '../family/fields.ts';
 import type { Shop, ShopForm } from './shop.ts';
 
 const on =

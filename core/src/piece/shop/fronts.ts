@@ -2,10 +2,10 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, evenly, ok } from '../../kit/index.ts';
 import { chordsOf, type Point, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
-import { leaningBoard, leaningDepth } from '../kit/leaning.ts';
-import { panel, type Space } from '../kit/panels.ts';
-import { lack } from '../kit/problem.ts';
-import { single } from '../kit/put.ts';
+import { lack } from '../family/problem.ts';
+import { leaningBoard, leaningDepth } from '../parts/leaning.ts';
+import { panel, type Space } from '../parts/panels.ts';
+import { single } from '../parts/put.ts';
 import { type Drawn, type Plan, paneOf } from './plan.ts';
 
 /** Three upright boards or panes along the sides and the front of a floor whose sides run in: what slants stands turned about the upright. */

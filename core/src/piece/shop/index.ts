@@ -1,4 +1,4 @@
-import { defineFamily } from '../kit/family.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildShop } from './buildShop.ts';
 import { SHOP_FIELDS } from './fields.ts';
 import { SHOP_PRESETS } from './presets.ts';

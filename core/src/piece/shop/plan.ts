@@ -4,10 +4,10 @@ import type { Result } from '../../kit/index.ts';
 import type { Measure } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import { leaningBoard, leaningDepth } from '../kit/leaning.ts';
-import type { Sheeting } from '../kit/means.ts';
-import type { PieceProblem } from '../kit/problem.ts';
-import type { Put } from '../kit/put.ts';
+import type { Sheeting } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import { leaningBoard, leaningDepth } from '../parts/leaning.ts';
+import type { Put } from '../parts/put.ts';
 import type { Shop, ShopRole } from './shop.ts';
 
 export type Plan = {

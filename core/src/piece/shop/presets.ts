@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { type Preset, presetsOf } from '../kit/preset.ts';
+import { type Preset, presetsOf } from '../family/preset.ts';
 import type { shopSchema } from './shop.ts';
 
 const preset = presetsOf<z.input<typeof shopSchema>>('shop', 'shop');

@@ -17,9 +17,9 @@ import {
   signedArea,
   type Vec3,
 } from '../../shape/index.ts';
-import type { Built } from '../kit/built.ts';
-import { type Means, sheetsFor } from '../kit/means.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { type Means, sheetsFor } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
 import { STACK_ROLES, type Stack, type StackLayer } from './stack.ts';
 
 /** The maker's own rings stretched over the box. */

@@ -1,5 +1,5 @@
-import { differs, listChange } from '../kit/changes.ts';
-import { defineFamily } from '../kit/family.ts';
+import { differs, listChange } from '../family/changes.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildStack } from './buildStack.ts';
 import { STACK_FIELDS } from './fields.ts';
 import { STACK_PRESETS } from './presets.ts';

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
 import { FIGURES, type Figure } from '../../shape/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 
 export const STACK_ROLES = ['first', 'second', 'third'] as const;
 export type StackRole = (typeof STACK_ROLES)[number];

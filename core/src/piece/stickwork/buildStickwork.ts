@@ -1,8 +1,8 @@
 // µm, doll size: lower left back corner at the origin, x right, y up, z towards the viewer.
 import { ok, type Result } from '../../kit/index.ts';
-import type { Built, SizeMark } from '../kit/built.ts';
-import type { Means } from '../kit/means.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Built, SizeMark } from '../parts/built.ts';
 import { cot, fence, plateRack, shelves } from './frames.ts';
 import { easel, ladder, rack, wallRail } from './leaning.ts';
 import { type Drawn, type Plan, planStickwork } from './plan.ts';

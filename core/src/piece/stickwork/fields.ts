@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, size } from '../family/fields.ts';
 import { LOW } from './buildStickwork.ts';
 import type { Form, Stickwork } from './stickwork.ts';
 

@@ -2,9 +2,9 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, ok } from '../../kit/index.ts';
 import { ellipseRing, type Point, type Ring } from '../../shape/index.ts';
-import { evenSlats } from '../kit/evenSlats.ts';
-import { layered, roundIn, type Space, stickIn } from '../kit/panels.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { evenSlats } from '../parts/evenSlats.ts';
+import { layered, roundIn, type Space, stickIn } from '../parts/panels.ts';
 import { type Drawn, inRow, kind, type Plan } from './plan.ts';
 
 /** Something upright with a section of its own on a spot: a stick, round or not. */

@@ -1,5 +1,5 @@
-import { defineFamily } from '../kit/family.ts';
-import { asDoll, dollIn } from '../kit/offers.ts';
+import { defineFamily } from '../family/family.ts';
+import { asDoll, dollIn } from '../family/offers.ts';
 import { buildStickwork, LEANS } from './buildStickwork.ts';
 import { STICKWORK_FIELDS } from './fields.ts';
 import { STICKWORK_PRESETS } from './presets.ts';

@@ -3,10 +3,10 @@ import type { Part } from '../../assembly/index.ts';
 import { err, ok } from '../../kit/index.ts';
 import { ellipseRing, type Vec3 } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { evenSlats } from '../kit/evenSlats.ts';
-import { stickBetween } from '../kit/leaning.ts';
-import { layered, roundIn, stickIn } from '../kit/panels.ts';
-import { lack } from '../kit/problem.ts';
+import { lack } from '../family/problem.ts';
+import { evenSlats } from '../parts/evenSlats.ts';
+import { stickBetween } from '../parts/leaning.ts';
+import { layered, roundIn, stickIn } from '../parts/panels.ts';
 import { type Drawn, inRow, kind, type Plan } from './plan.ts';
 
 const LEVEL: Vec3 = [0, 1, 0];

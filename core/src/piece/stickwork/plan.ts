@@ -4,9 +4,9 @@ import type { Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
 import type { Stick } from '../../stock/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import { sectionOf } from '../parts/panels.ts';
 import { STICKWORK_ROLES, type Stickwork, type StickworkRole } from './stickwork.ts';
 
 export type Plan = {

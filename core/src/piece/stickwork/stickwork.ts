@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { anyStick, base, edgedStick, mm, roundStick, side, some } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { anyStick, base, edgedStick, mm, roundStick, side, some } from '../family/sizes.ts';
 
 export const STICKWORK_ROLES = ['base', 'finial'] as const;
 export type StickworkRole = (typeof STICKWORK_ROLES)[number];

@@ -2,10 +2,10 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
-import type { Built } from '../kit/built.ts';
-import type { Means } from '../kit/means.ts';
-import { layered, sectionOf } from '../kit/panels.ts';
-import type { PieceProblem } from '../kit/problem.ts';
+import type { Means } from '../family/means.ts';
+import type { PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
+import { layered, sectionOf } from '../parts/panels.ts';
 import { drawerParts } from './drawers.ts';
 import { aprons, stretchers } from './frame.ts';
 import { isRound, legSizes, legsOf } from './legs.ts';

@@ -1,9 +1,9 @@
 // µm, doll size. Drawers under a top.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
-import { insetDrawer } from '../kit/drawer.ts';
-import { layered, type Space, sectionOf } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { insetDrawer } from '../parts/drawer.ts';
+import { layered, type Space, sectionOf } from '../parts/panels.ts';
 import { isRound, legSizes } from './legs.ts';
 import { type Drawn, type Plan, word } from './plan.ts';
 

@@ -1,6 +1,6 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, bodyScaleField, count, size } from '../kit/fields.ts';
-import { sectionOf } from '../kit/panels.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, bodyScaleField, count, size } from '../family/fields.ts';
+import { sectionOf } from '../parts/panels.ts';
 import type { Table } from './table.ts';
 
 const on = (test: (piece: Table) => boolean): ((piece: never) => boolean) => test as (piece: never) => boolean;

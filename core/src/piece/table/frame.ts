@@ -1,6 +1,6 @@
 // µm, doll size. Aprons and stretchers between the legs.
 import type { Part } from '../../assembly/index.ts';
-import { type Facing, layered, type Space } from '../kit/panels.ts';
+import { type Facing, layered, type Space } from '../parts/panels.ts';
 import { isRound, legSizes } from './legs.ts';
 import { type Plan, word } from './plan.ts';
 

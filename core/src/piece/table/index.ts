@@ -1,4 +1,4 @@
-import { defineFamily } from '../kit/family.ts';
+import { defineFamily } from '../family/family.ts';
 import { buildTable } from './buildTable.ts';
 import { TABLE_FIELDS } from './fields.ts';
 import { satAt, tableOffers } from './offers.ts';

@@ -1,7 +1,7 @@
 // µm, doll size. What a table stands on: sticks, angled boards, panels, trestles.
 import type { Part } from '../../assembly/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
-import { type Facing, layered, roundIn, type Space, sectionOf, stickIn } from '../kit/panels.ts';
+import { type Facing, layered, roundIn, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import { type Plan, word } from './plan.ts';
 
 type Corner = { readonly word: string; readonly left: boolean; readonly front: boolean };

@@ -1,9 +1,9 @@
 // µm, doll size. What a table offers a body.
 import { type Assembly, boxOf, type Part } from '../../assembly/index.ts';
 import { type DollUm, dollOf, realOf } from '../../measure/index.ts';
-import type { Offer } from '../kit/family.ts';
-import type { Means } from '../kit/means.ts';
-import { asDoll, bodyScaleOf, SAT_AT } from '../kit/offers.ts';
+import type { Offer } from '../family/family.ts';
+import type { Means } from '../family/means.ts';
+import { asDoll, bodyScaleOf, SAT_AT } from '../family/offers.ts';
 import type { Table } from './table.ts';
 
 /** What is clear under a top towards its front, where knees go: at the best of three places. */

@@ -1,8 +1,8 @@
 // µm, doll size. What every part of a table is measured from.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import type { PanelKind, Space } from '../kit/panels.ts';
+import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import type { PanelKind, Space } from '../parts/panels.ts';
 import { TABLE_ROLES, type Table, type TableRole } from './table.ts';
 
 export type Plan = {

@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { measureField, realUm, UM } from '../../measure/index.ts';
 import { STICK_NAMES, type StickName } from '../../stock/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { GRIPS } from '../kit/grips.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
+import { pieceFields } from '../family/base.ts';
+import { GRIPS } from '../family/grips.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
 
 export const TABLE_ROLES = ['top', 'apron', 'leg', 'drawer'] as const;
 export type TableRole = (typeof TABLE_ROLES)[number];

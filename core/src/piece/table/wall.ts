@@ -2,8 +2,8 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import type { Ring } from '../../shape/index.ts';
-import { layered, type Space } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import { layered, type Space } from '../parts/panels.ts';
 import { type Drawn, type Plan, word } from './plan.ts';
 
 /** A top on the wall: a board against the wall, triangular brackets on it. One that folds is hinged to a strip over the board, and its

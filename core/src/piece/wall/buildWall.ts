@@ -4,13 +4,13 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { ellipseRing, type Ring, type Vec3 } from '../../shape/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import type { Built } from '../kit/built.ts';
-import { extra } from '../kit/extra.ts';
-import { stickBetween } from '../kit/leaning.ts';
-import { type Means, type Sheeting, sheetsFor } from '../kit/means.ts';
-import { clearPane, type Space, sectionOf } from '../kit/panels.ts';
-import { lack, type PieceProblem } from '../kit/problem.ts';
-import { frameStrips, type Put, putFor, single } from '../kit/put.ts';
+import { type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { lack, type PieceProblem } from '../family/problem.ts';
+import type { Built } from '../parts/built.ts';
+import { extra } from '../parts/extra.ts';
+import { stickBetween } from '../parts/leaning.ts';
+import { clearPane, type Space, sectionOf } from '../parts/panels.ts';
+import { frameStrips, type Put, putFor, single } from '../parts/put.ts';
 import { WALL_ROLES, type WallForm, type WallRole, type WallThing } from './wallThing.ts';
 
 type Plan = {

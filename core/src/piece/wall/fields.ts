@@ -1,5 +1,5 @@
-import { choice, type Field } from '../kit/field.ts';
-import { boardFields, count, size } from '../kit/fields.ts';
+import { choice, type Field } from '../family/field.ts';
+import { boardFields, count, size } from '../family/fields.ts';
 import type { WallForm, WallThing } from './wallThing.ts';
 
 const on =

@@ -1,5 +1,5 @@
 import { type Assembly, boxOf } from '../../assembly/index.ts';
-import { defineFamily, type Hung } from '../kit/family.ts';
+import { defineFamily, type Hung } from '../family/family.ts';
 import { buildWall } from './buildWall.ts';
 import { WALL_FIELDS } from './fields.ts';
 import { WALL_PRESETS } from './presets.ts';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
-import { pieceFields } from '../kit/base.ts';
-import { defineModel, type PieceOf } from '../kit/model.ts';
-import { base, mm, roundStick, side } from '../kit/sizes.ts';
+import { pieceFields } from '../family/base.ts';
+import { defineModel, type PieceOf } from '../family/model.ts';
+import { base, mm, roundStick, side } from '../family/sizes.ts';
 
 export const WALL_ROLES = ['board', 'bracket', 'strip'] as const;
 export type WallRole = (typeof WALL_ROLES)[number];

@@ -2,7 +2,7 @@
 import type { Part, Role } from '../../assembly/index.ts';
 import { add, cross, dot, ellipseRing, minus, type Point, type Pose, type Ring, scaled, unit, type Vec3 } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import type { Sheeting } from './means.ts';
+import type { Sheeting } from '../family/means.ts';
 import { sectionOf } from './panels.ts';
 
 const whole = ([x, y]: Point): Point => [Math.round(x) + 0, Math.round(y) + 0];

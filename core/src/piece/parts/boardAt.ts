@@ -1,7 +1,7 @@
 // µm, doll size. Boards of any outline in any pose.
 import type { Part, Role } from '../../assembly/index.ts';
 import type { Pose, Region } from '../../shape/index.ts';
-import type { Sheeting } from './means.ts';
+import type { Sheeting } from '../family/means.ts';
 
 export type BoardKind = { readonly id: string; readonly role: Role; readonly name: string; readonly held?: Part['held'] };
 

@@ -3,7 +3,7 @@
 import type { Part, Role } from '../../assembly/index.ts';
 import { type Point, type Pose, type Ring, rectRing } from '../../shape/index.ts';
 import { CLEAR_SHEET, STICKS, type Stick, type StickName } from '../../stock/index.ts';
-import type { Sheeting } from './means.ts';
+import type { Sheeting } from '../family/means.ts';
 
 /** A stretch of space, by its least and greatest corner. */
 export type Space = {

@@ -1,7 +1,7 @@
 // µm, doll size. Boards put into spaces, by what they are called within their piece.
 import type { Part, Role } from '../../assembly/index.ts';
 import type { Point, Ring } from '../../shape/index.ts';
-import type { Sheeting } from './means.ts';
+import type { Sheeting } from '../family/means.ts';
 import { type Facing, layered, type PanelKind, type Space } from './panels.ts';
 
 export type Put = (

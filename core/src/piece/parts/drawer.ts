@@ -2,8 +2,8 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import type { Grip } from './grips.ts';
-import type { Sheeting } from './means.ts';
+import type { Grip } from '../family/grips.ts';
+import type { Sheeting } from '../family/means.ts';
 import { layered, panel, roundIn, type Space, sectionOf, stickIn } from './panels.ts';
 
 /** A grip on a front: a knob of two discs, or a bar of board, round a point where a hand takes hold of it. */

@@ -1,7 +1,8 @@
 // What can be built of a piece that cannot be built as it is decided: without what there is no room for. Each thing that is left out is named, with
 // why, and with what would mend it.
+
+import type { Built } from '../parts/built.ts';
 import type { Piecelike } from './base.ts';
-import type { Built } from './built.ts';
 import type { PieceProblem } from './problem.ts';
 
 /** What mends it: moved along its wall, lowered, made smaller, or taken out. */
