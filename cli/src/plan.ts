@@ -8,12 +8,12 @@ import {
   derive,
   describeFinding,
   layOutSet,
+  type PagesWanted,
   pagesOf,
   readSetFile,
   type SetDocument,
   searchOf,
   strangersIn,
-  type Wanted,
 } from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';
 import { derivedJson } from './derivedJson.ts';
@@ -28,7 +28,7 @@ const makeFiles = async (document: SetDocument, derived: DerivedSet, fonts: PdfF
     'cut-list.csv': cutListCsv(document, derived),
   };
   // What a set has none of is not written: a file without pages cannot be opened.
-  for (const what of ['templates', 'coverings', 'patterns'] satisfies readonly Wanted['what'][]) {
+  for (const what of ['templates', 'coverings', 'patterns'] satisfies readonly PagesWanted['what'][]) {
     const pages = pagesOf(document, derived, { pieces: null, what });
     if (pages.length > 0) files[`${what}.pdf`] = await writePdf(pages, fonts, `${document.name} · ${what}`);
   }

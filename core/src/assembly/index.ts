@@ -18,7 +18,7 @@ export {
   boxed,
   boxesOverlap,
   boxOf,
-  type Flat,
+  type FlatBlank,
   isSquare,
   type Part,
   ROLES,

@@ -40,7 +40,7 @@ export type Role = (typeof ROLES)[number];
 export type Stuff = 'board' | 'stick' | 'clear' | 'wire' | 'pad' | 'found';
 
 /** What is cut for a part that is rolled: a strip for a tube, a sector of a ring for a cone, so thick. */
-export type Flat = { readonly region: Region; readonly thickness: number };
+export type FlatBlank = { readonly region: Region; readonly thickness: number };
 
 /** A part: a plane region, drawn out by its thickness along u × v. The face at full thickness is the one its template shows. A stick
  *  is the region of its broad face, or of its section when it is round; bent wire is the region of its bend. */
@@ -57,7 +57,7 @@ export type Part = {
    *  for point, and what lies between two sides is plane. */
   readonly upper?: Region | undefined;
   /** What is cut, where it is neither the region nor its blank: what is rolled. */
-  readonly flat?: Flat | undefined;
+  readonly flat?: FlatBlank | undefined;
   readonly pose: Pose;
   /** Which way the board's grain should run: along the region's x, its y, or either. */
   readonly grain: 'x' | 'y' | 'any';

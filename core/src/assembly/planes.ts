@@ -19,14 +19,14 @@ import { type Box, isPlainBox, isSquare, type Part, upperOf } from './part.ts';
 import { type FaceName, isFacet } from './touching.ts';
 
 /** A face in its plane; `region` is null where the face is the whole of its box, and drawn only when it is asked for. */
-export type Face = {
+export type PlaneFace = {
   readonly part: number;
   readonly name: FaceName;
   readonly looks: 1 | -1;
   readonly region: (() => Region) | null;
   readonly box: Rect;
 };
-export type Plane = { readonly basis: Pose; readonly faces: Face[] };
+export type Plane = { readonly basis: Pose; readonly faces: PlaneFace[] };
 
 const basisOf = (normal: Vec3, offset: number): Pose => {
   const away: Vec3 = Math.abs(normal[1]) === 1 ? [0, 0, 1] : [0, 1, 0];

@@ -24,7 +24,7 @@ import { findContacts, outlineOf } from './contacts.ts';
 import { TOUCH } from './convex.ts';
 import { findInterference } from './interference.ts';
 import { type Assembly, boxOf, isSquare, type Part, upperOf } from './part.ts';
-import { type FitsBoard, type Joint, linesOn, openingsOf, type Plan, planOf, side } from './splicePlan.ts';
+import { type FitsBoard, type Joint, linesOn, openingsOf, planOf, type SplicePlan, side } from './splicePlan.ts';
 import type { Contact } from './touching.ts';
 
 /** A joint that nothing on the part hides: its two ends on the face that shows, and which way that looks. */
@@ -219,7 +219,7 @@ const planned = (
   fits: FitsBoard,
   joints: Joints,
   ...rest: readonly [...Parameters<typeof linesOn>, readonly Joint[]]
-): Plan | undefined => {
+): SplicePlan | undefined => {
   const [parts, index, contacts, beside] = rest;
   const how = [boundsOf(part), part, fits, linesOn(parts, index, contacts), openingsOf(part.region), beside] as const;
   // A joint that runs the other way is better than none.

@@ -16,7 +16,7 @@ export type Joint = {
   readonly behind: string | null;
 };
 
-export type Plan = { readonly pieces: readonly Rect[]; readonly joints: readonly Joint[]; readonly cost: number };
+export type SplicePlan = { readonly pieces: readonly Rect[]; readonly joints: readonly Joint[]; readonly cost: number };
 
 /** Layers that lie on each other have their joints at least so many boards apart. Common practice, no source. */
 const STAGGER = 10;
@@ -64,14 +64,14 @@ export const planOf = (
   along: readonly (0 | 1)[] = [0, 1],
   ways = { left: MOST_WAYS },
   depth = 0,
-): Plan | undefined => {
+): SplicePlan | undefined => {
   const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
   if (fits(part, width, height)) return { pieces: [box], joints: [], cost: 0 };
   if (depth >= DEEP) return undefined;
   ways.left -= 1;
   const quick = ways.left <= 0;
   const axes: readonly (0 | 1)[] = quick && along.length > 1 ? [width >= height ? 0 : 1] : along;
-  let best: Plan | undefined;
+  let best: SplicePlan | undefined;
   for (const axis of axes) {
     const [low, high] = side(box, axis);
     const [from, to] = side(box, axis === 0 ? 1 : 0);

@@ -1,13 +1,13 @@
 // µm, doll size. What a pattern takes beside its cloth: thread, glue, tape, and what it is filled with.
 import { cross, dot, minus } from '../shape/index.ts';
 import { meshOf } from './bend.ts';
-import { edgeLength, type Pattern, stretchOf } from './pattern.ts';
+import { edgeLength, type SewingPattern, stretchOf } from './pattern.ts';
 
 /** How much longer thread is than the seam it sews, twice through: common practice, no source. */
 export const THREAD = 3;
 
 /** How long all is that is sewn or glued: each seam once, and every hem. */
-export const workLength = ({ pieces, seams }: Pattern): { readonly seams: number; readonly hems: number } => ({
+export const workLength = ({ pieces, seams }: SewingPattern): { readonly seams: number; readonly hems: number } => ({
   seams: seams.reduce((sum, { one, other }) => sum + Math.min(stretchOf(pieces, one), stretchOf(pieces, other)), 0),
   hems: pieces.reduce(
     (sum, piece) =>
@@ -22,7 +22,7 @@ export const workLength = ({ pieces, seams }: Pattern): { readonly seams: number
 const COARSE = 24;
 
 /** The space that patches close in, in µm³: the sum over triangles of a sixth of the product of their corners. */
-export const volumeWithin = ({ patches }: Pattern): number => {
+export const volumeWithin = ({ patches }: SewingPattern): number => {
   let sum = 0;
   const from = patches[0] ? (meshOf(patches[0]).space[0] ?? [0, 0, 0]) : ([0, 0, 0] as const);
   for (const patch of patches) {

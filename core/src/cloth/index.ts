@@ -11,11 +11,11 @@ export {
   type EdgeRef,
   edgeLength,
   edgePoints,
-  type Opening,
   type Patch,
-  type Pattern,
   pointAlong,
   type Seam,
+  type SewingPattern,
   stretchOf,
+  type TurningGap,
 } from './pattern.ts';
 export { discPiece, discRing, type EdgeWork, outlinePiece, patch, plane, ROUND, rectPiece, SIDES, type SideName } from './pieces.ts';

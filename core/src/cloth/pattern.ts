@@ -82,12 +82,12 @@ export type Patch = {
 };
 
 /** An opening that is left to turn and fill it. */
-export type Opening = { readonly piece: number; readonly edge: string; readonly from: number; readonly to: number };
+export type TurningGap = { readonly piece: number; readonly edge: string; readonly from: number; readonly to: number };
 
-export type Pattern = {
+export type SewingPattern = {
   readonly pieces: readonly ClothPiece[];
   readonly seams: readonly Seam[];
-  readonly openings: readonly Opening[];
+  readonly openings: readonly TurningGap[];
   readonly patches: readonly Patch[];
 };
 

@@ -2,10 +2,10 @@
 import type { Point, Vec3 } from '../shape/index.ts';
 import { isInRing } from '../shape/index.ts';
 import { meshOf, placerOf } from './bend.ts';
-import { edgeLength, type Pattern, pointAlong, stretchOf } from './pattern.ts';
+import { edgeLength, pointAlong, type SewingPattern, stretchOf } from './pattern.ts';
 
 /** Seams whose edges are not as long as one another, or not by the ratio that was stated: which, and by how much, in µm. */
-export const unequalSeams = ({ pieces, seams }: Pattern): readonly (readonly [string, number])[] =>
+export const unequalSeams = ({ pieces, seams }: SewingPattern): readonly (readonly [string, number])[] =>
   seams.flatMap(({ name, one, other, ratio }) => {
     const off = stretchOf(pieces, one) - ratio * stretchOf(pieces, other);
     return Math.abs(off) > 12 ? [[name, off] as const] : [];
@@ -22,7 +22,7 @@ const onRing = ([x, y]: Point, ring: readonly Point[]): boolean =>
   });
 
 /** Where a point of a flat piece stands once it is sewn: in each patch that it belongs to. */
-export const standsAt = ({ patches }: Pattern, piece: number, point: Point): readonly Vec3[] =>
+export const standsAt = ({ patches }: SewingPattern, piece: number, point: Point): readonly Vec3[] =>
   patches.flatMap((patch) =>
     patch.piece === piece && (isInRing(patch.ring, point[0], point[1]) || onRing(point, patch.ring)) ? [placerOf(patch.bend)(point)] : [],
   );
@@ -30,7 +30,7 @@ export const standsAt = ({ patches }: Pattern, piece: number, point: Point): rea
 const away = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** Samples along each seam of which both sides stand somewhere: how many there were, and the farthest that two of them are apart. */
-export const gapsOfSeams = (pattern: Pattern): { readonly asked: number; readonly worst: number; readonly where: string } => {
+export const gapsOfSeams = (pattern: SewingPattern): { readonly asked: number; readonly worst: number; readonly where: string } => {
   let [asked, worst, where] = [0, 0, ''];
   for (const { name, one, other, against, how } of pattern.seams) {
     if (how !== 'plain') continue;
@@ -53,7 +53,7 @@ export const gapsOfSeams = (pattern: Pattern): { readonly asked: number; readonl
 };
 
 /** Where patches of one piece meet, both bring the line between them to the same place: the farthest that they are apart. */
-export const tornApart = (pattern: Pattern): number => {
+export const tornApart = (pattern: SewingPattern): number => {
   let worst = 0;
   for (const [index, patch] of pattern.patches.entries())
     for (const other of pattern.patches.slice(index + 1)) {
@@ -71,7 +71,7 @@ export const tornApart = (pattern: Pattern): number => {
 };
 
 /** The box round all that is sewn. */
-export const boxOfSewn = ({ patches }: Pattern): { readonly min: Vec3; readonly max: Vec3 } => {
+export const boxOfSewn = ({ patches }: SewingPattern): { readonly min: Vec3; readonly max: Vec3 } => {
   const points = patches.flatMap((patch) => meshOf(patch).space);
   const by = (pick: (...values: number[]) => number): Vec3 =>
     [0, 1, 2].map((axis) =>
@@ -92,7 +92,7 @@ export const lengthSewn = (place: (point: Point) => Vec3, from: Point, to: Point
 };
 
 /** Pieces by the length of all their edges: for the test that edges are the whole line. */
-export const edgesAreWhole = ({ pieces }: Pattern): boolean =>
+export const edgesAreWhole = ({ pieces }: SewingPattern): boolean =>
   pieces.every((piece) => {
     const sides = piece.edges.reduce((sum, { sides: each }) => sum + each, 0);
     return sides === piece.line.length && piece.edges.every(({ name }) => edgeLength(piece, name) > 0);

@@ -10,7 +10,7 @@ import type { Finish } from './finish.ts';
 import { after } from './iso.ts';
 import { atOrigin, type Panel, type Paper } from './paper.ts';
 import { isBent, isEdge, stripsOf } from './strips.ts';
-import { type Placed, wrapOf } from './wrap.ts';
+import { type WrappedFace, wrapOf } from './wrap.ts';
 
 /** What covers a piece. */
 export type Covering = {
@@ -28,16 +28,16 @@ export type Covering = {
 export type Paint = { readonly finish: string; readonly area: number; readonly ml: number };
 
 /** The papers of a part that is covered while it lies flat. */
-const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): readonly Paper[] => {
+const flatPapers = (dressed: Dressed, part: Part, mine: readonly WrappedFace[]): readonly Paper[] => {
   const { worn, finishes, outside } = dressed;
-  const at = (id: string) => mine.find(({ surface }) => surface.id === id) as Placed;
-  const wearOf = ({ index }: Placed) => worn[index];
-  const papered = (placed: Placed) => isPaper(finishOf(wearOf(placed), finishes));
+  const at = (id: string) => mine.find(({ surface }) => surface.id === id) as WrappedFace;
+  const wearOf = ({ index }: WrappedFace) => worn[index];
+  const papered = (placed: WrappedFace) => isPaper(finishOf(wearOf(placed), finishes));
   const [front, back] = [at('front'), at('back')];
   const edges = mine.filter(({ surface }) => isEdge(surface));
   const papers: Paper[] = [];
   const flaps: Panel[] = [];
-  const rings: Placed[][] = [];
+  const rings: WrappedFace[][] = [];
   for (const edge of edges) {
     const ring = Number(/^edge (\d+)/.exec(edge.surface.id)?.[1]);
     rings[ring] = [...(rings[ring] ?? []), edge];
@@ -73,8 +73,8 @@ const flatPapers = (dressed: Dressed, part: Part, mine: readonly Placed[]): read
   const kinds = [...new Set(wants.map((edge) => wearKey(wearOf(edge))))];
   for (const kind of kinds) {
     const these = wants.filter((edge) => wearKey(wearOf(edge)) === kind);
-    const follows = (edge: Placed): Placed | undefined => {
-      const ring = rings.find((each) => each.includes(edge)) as Placed[];
+    const follows = (edge: WrappedFace): WrappedFace | undefined => {
+      const ring = rings.find((each) => each.includes(edge)) as WrappedFace[];
       const next = ring[(ring.indexOf(edge) + 1) % ring.length];
       // What bends or slants lies in no plane that the next strip could be folded from.
       return next && these.includes(next) && !part.upper && !isBent(edge.surface) ? next : undefined;
@@ -178,11 +178,11 @@ export const coverPiece = (
     const dressed = { ...alone, ...joined };
     return { ...joined, papers: builtPapers(dressed, roomFor).map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone, dress) };
   }
-  const byPart = parts.map((): Placed[] => []);
+  const byPart = parts.map((): WrappedFace[] => []);
   for (const [index, surface] of surfaces.entries()) byPart[surface.part]?.push({ surface, index });
   const papers = parts.flatMap((part, index) =>
-    (byPart[index] as Placed[]).some((placed) => isPaper(finishOf(alone.worn[placed.index], finishes)))
-      ? flatPapers(alone, part, byPart[index] as Placed[])
+    (byPart[index] as WrappedFace[]).some((placed) => isPaper(finishOf(alone.worn[placed.index], finishes)))
+      ? flatPapers(alone, part, byPart[index] as WrappedFace[])
       : [],
   );
   return { surfaces, worn, papers: papers.map(atOrigin), paints: paintsOf(alone), raw: rawEdges(alone, dress) };

@@ -36,7 +36,7 @@ export {
   tintOf,
 } from './look.ts';
 export { onSurface, outlineOfPaper, type Panel, type Paper, sizeOfPaper } from './paper.ts';
-export { type Fill, PATTERN_NAMES, PATTERNS, type Pattern, type PatternName, type Tint } from './pattern/index.ts';
+export { type Fill, PATTERN_NAMES, PATTERNS, type PatternName, type SurfacePattern, type Tint } from './pattern/index.ts';
 export {
   type Affine,
   affineAt,
@@ -46,7 +46,7 @@ export {
   GOOD_DPI,
   LEAST_DPI,
   type Picture,
-  placesOf,
+  picturePlacements,
   usedPixels,
 } from './picture.ts';
 export { type FaceId, faceAt, poseOfSide } from './surface.ts';

@@ -2,7 +2,7 @@ import { assertNever } from '../kit/index.ts';
 import { type Scale, UM } from '../measure/index.ts';
 import type { Rect } from '../shape/index.ts';
 import type { Art, SignFace, Swatch } from './finish.ts';
-import { DRAWINGS, type Fill, isOfTones, PAINTINGS, PATTERNS, type PatternName, type Sizes, type Tint } from './pattern/index.ts';
+import { DRAWINGS, type Fill, isOfTones, PAINTINGS, PATTERNS, type PatternName, type PatternSizes, type Tint } from './pattern/index.ts';
 import type { PictureUse } from './picture.ts';
 
 /** An art with everything that it is drawn from: sizes in µm at doll size, colours instead of inks. */
@@ -11,7 +11,7 @@ export type Look =
   | {
       readonly kind: 'pattern';
       readonly pattern: PatternName;
-      readonly sizes: Sizes;
+      readonly sizes: PatternSizes;
       readonly colours: readonly string[];
       readonly seed: number;
     }

@@ -4,10 +4,10 @@ import type { Wear } from './dress.ts';
 import { after, type Iso, inverse, movedRegion } from './iso.ts';
 
 /** What a panel does: covers a face, covers an edge as a flap of its face, turns in over the face behind, or covers an edge as a strip. */
-export type PanelKind = 'face' | 'flap' | 'turn-in' | 'strip';
+export type CoverKind = 'face' | 'flap' | 'turn-in' | 'strip';
 
 export type Panel = {
-  readonly kind: PanelKind;
+  readonly kind: CoverKind;
   /** The surface that it lies on, by index. */
   readonly surface: number;
   /** On the paper. */

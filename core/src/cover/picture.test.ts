@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UM } from '../measure/index.ts';
 import { bounds, type Rect } from '../shape/index.ts';
-import { affineAt, dotsPerInch, LEAST_DPI, type PictureUse, placesOf, usedPixels } from './picture.ts';
+import { affineAt, dotsPerInch, LEAST_DPI, type PictureUse, picturePlacements, usedPixels } from './picture.ts';
 
 const use = (change: Partial<PictureUse> = {}): PictureUse => ({
   picture: { id: 'a'.repeat(64), width: 1_200, height: 800, name: 'x' },
@@ -17,7 +17,7 @@ const WINDOW: Rect = { x0: -30_000, y0: -70_000, x1: 100_000, y1: 50_000 };
 
 /** Where a point of the whole picture, in shares from its lower left, comes to lie. */
 const at = (each: PictureUse, x: number, y: number, index = 0, fit: Rect = WINDOW) => {
-  const place = placesOf(each, WINDOW, fit)[index];
+  const place = picturePlacements(each, WINDOW, fit)[index];
   if (!place) throw new Error('nowhere');
   const [px, py] = affineAt(place.matrix, [x, y]);
   return [Math.round(px), Math.round(py)];
@@ -49,7 +49,7 @@ describe('a picture', () => {
     expect(at(cropped, 0.25, 0.5)).toEqual([0, 0]);
     expect(at(cropped, 0.75, 1)).toEqual([60_000, 40_000]);
     expect(at(cropped, 0, 0)).toEqual([-30_000, -40_000]);
-    expect(bounds(placesOf(cropped, WINDOW, WINDOW)[0]?.clip ?? [])).toEqual({ x0: 0, y0: 0, x1: 60_000, y1: 40_000 });
+    expect(bounds(picturePlacements(cropped, WINDOW, WINDOW)[0]?.clip ?? [])).toEqual({ x0: 0, y0: 0, x1: 60_000, y1: 40_000 });
   });
 
   it('repeated covers its window without gap; mirrored, neighbours meet in the same points of the picture', () => {
@@ -60,7 +60,7 @@ describe('a picture', () => {
         fc.constantFrom('repeat', 'mirror'),
         (width, quarters, tiles) => {
           const each = use({ width, quarters: quarters as 0, tiles: tiles as 'repeat' });
-          const places = placesOf(each, WINDOW, WINDOW);
+          const places = picturePlacements(each, WINDOW, WINDOW);
           const boxes = places.map(({ clip }) => bounds(clip));
           const area = boxes.reduce((sum, { x0, y0, x1, y1 }) => sum + (x1 - x0) * (y1 - y0), 0);
           const all = bounds(boxes.flatMap(({ x0, y0, x1, y1 }) => [[x0, y0] as const, [x1, y1] as const]));
@@ -90,7 +90,7 @@ describe('a picture', () => {
   it('fitted fills its face all over, keeps its shape, and stands over evenly on one pair of sides', () => {
     const fit: Rect = { x0: 10_000, y0: 5_000, x1: 40_000, y1: 65_000 };
     const fitted = use({ width: null });
-    expect(placesOf(fitted, WINDOW, fit).length).toBe(1);
+    expect(picturePlacements(fitted, WINDOW, fit).length).toBe(1);
     const [[x0, y0], [x1, y1]] = [at(fitted, 0, 0, 0, fit), at(fitted, 1, 1, 0, fit)] as [[number, number], [number, number]];
     expect((x1 - x0) / (y1 - y0)).toBeCloseTo(1.5, 6);
     expect([y0, y1]).toEqual([5_000, 65_000]);

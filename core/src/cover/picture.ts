@@ -54,9 +54,9 @@ const toUsed = ({ crop, quarters }: PictureUse): Affine => {
 };
 
 /** A picture in its place: from its unit square to the pattern's plane, and what of the plane it may be seen in. */
-export type Placed = { readonly matrix: Affine; readonly clip: Ring };
+export type PicturePlacement = { readonly matrix: Affine; readonly clip: Ring };
 
-const cell = (use: PictureUse, { x0, y0, x1, y1 }: Rect, flipX: boolean, flipY: boolean): Placed => {
+const cell = (use: PictureUse, { x0, y0, x1, y1 }: Rect, flipX: boolean, flipY: boolean): PicturePlacement => {
   const flipped: Affine = [flipX ? -1 : 1, 0, 0, flipY ? -1 : 1, flipX ? 1 : 0, flipY ? 1 : 0];
   return {
     matrix: followedBy(followedBy(toUsed(use), flipped), [x1 - x0, 0, 0, y1 - y0, x0, y0]),
@@ -75,7 +75,7 @@ const MOST_CELLS = 2_000;
 /** The places of a picture within a window.
  *  Shape: a use, a window of the pattern's plane and, for one that is fitted, the rectangle to fill → its places. A fitted picture covers all of
  *  its rectangle, and what stands over on one pair of sides is cut off evenly. */
-export const placesOf = (use: PictureUse, window: Rect, fit: Rect): readonly Placed[] => {
+export const picturePlacements = (use: PictureUse, window: Rect, fit: Rect): readonly PicturePlacement[] => {
   const { width, height } = usedPixels(use);
   if (use.width === null) {
     const [wide, high] = [fit.x1 - fit.x0, fit.y1 - fit.y0];

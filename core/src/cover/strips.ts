@@ -3,7 +3,7 @@ import { areaOf, bounds, common, less, type Region, rectRing } from '../shape/in
 import type { Surface } from './exposed.ts';
 import type { Iso } from './iso.ts';
 import { onSurface, type Panel, type Score } from './paper.ts';
-import type { Placed } from './wrap.ts';
+import type { WrappedFace } from './wrap.ts';
 
 /** What a strip goes on beyond a gap between flaps, either way. */
 const LAP = 2_000;
@@ -12,18 +12,18 @@ const NEAR = 4_000;
 /** Gaps smaller than this, in µm², are what flaps of paper give: half a square millimetre. */
 const LEAST_GAP = 500_000;
 
-type Stretch = { readonly edge: Placed; readonly from: number; readonly to: number; readonly region: Region };
+type Stretch = { readonly edge: WrappedFace; readonly from: number; readonly to: number; readonly region: Region };
 
-const lengthOf = ({ surface }: Placed): number => surface.run?.length ?? 0;
+const lengthOf = ({ surface }: WrappedFace): number => surface.run?.length ?? 0;
 
 /** What of an edge no flap covers. */
-const gapsOf = ({ surface }: Placed, flaps: readonly Region[]): readonly Region[] => {
+const gapsOf = ({ surface }: WrappedFace, flaps: readonly Region[]): readonly Region[] => {
   if (flaps.length === 0) return surface.exposed;
   if (surface.area - areaOf(flaps) < LEAST_GAP) return [];
   return surface.exposed.flatMap((region) => less(region, flaps)).filter((gap) => areaOf([gap]) > LEAST_GAP / 10);
 };
 
-const stretchesOf = (edge: Placed, flaps: readonly Region[]): readonly Stretch[] => {
+const stretchesOf = (edge: WrappedFace, flaps: readonly Region[]): readonly Stretch[] => {
   const gaps = gapsOf(edge, flaps);
   if (areaOf(gaps) < LEAST_GAP) return [];
   const { x0: first, y0, x1: last, y1 } = bounds(edge.surface.region.outline);
@@ -49,7 +49,10 @@ const stretchesOf = (edge: Placed, flaps: readonly Region[]): readonly Stretch[]
 };
 
 /** Stretches that meet at a corner of the part are one strip, scored there. */
-const chained = (stretches: readonly Stretch[], follows: (one: Placed) => Placed | undefined): readonly (readonly Stretch[])[] => {
+const chained = (
+  stretches: readonly Stretch[],
+  follows: (one: WrappedFace) => WrappedFace | undefined,
+): readonly (readonly Stretch[])[] => {
   const next = new Map<Stretch, Stretch>();
   const taken = new Set<Stretch>();
   for (const stretch of stretches) {
@@ -94,11 +97,11 @@ const meetAtCorner = (one: Stretch, other: Stretch): boolean => {
 /** The strips of a part's edges.
  *  Shape: edges in the order of their rings, with what flaps cover of each → strips, each a row of panels along x with scores between. */
 export const stripsOf = (
-  edges: readonly Placed[],
+  edges: readonly WrappedFace[],
   flaps: readonly Panel[],
-  follows: (edge: Placed) => Placed | undefined,
+  follows: (edge: WrappedFace) => WrappedFace | undefined,
 ): readonly { readonly panels: readonly Panel[]; readonly scores: readonly Score[] }[] => {
-  const covered = (edge: Placed) => flaps.filter(({ surface, kind }) => surface === edge.index && kind === 'flap').map(onSurface);
+  const covered = (edge: WrappedFace) => flaps.filter(({ surface, kind }) => surface === edge.index && kind === 'flap').map(onSurface);
   const stretches = edges.flatMap((edge) => stretchesOf(edge, covered(edge)));
   return chained(stretches, follows).map((chain) => {
     let x = 0;

@@ -7,15 +7,15 @@ import { bringing, type Iso, moveBy, movedRegion, STAY } from './iso.ts';
 import { hangingOn, LEAST_FOLD, onPaper, type Panel, reaches, type Score } from './paper.ts';
 
 /** A surface of the part, with its index among all. */
-export type Placed = { readonly surface: Surface; readonly index: number };
+export type WrappedFace = { readonly surface: Surface; readonly index: number };
 
 /** What a wrap is made from: the part, its sides, the face that is papered, the one behind, and the edges that its paper goes over. */
 export type WrapOf = {
   readonly part: Part;
   readonly chunks: readonly Chunk[];
-  readonly main: Placed;
-  readonly other: Placed;
-  readonly edges: ReadonlyMap<string, Placed>;
+  readonly main: WrappedFace;
+  readonly other: WrappedFace;
+  readonly edges: ReadonlyMap<string, WrappedFace>;
   readonly turn: number;
   /** What flaps cover of the face behind, in its own coordinates; added to. */
   readonly turnedIn: Region[];
@@ -86,7 +86,7 @@ const sideOf = (chunk: Chunk, isBack: boolean, thickness: number): Side => {
 };
 
 /** Where an edge shows beside its fold, along the side. */
-const edgeReaches = ({ surface }: Placed, side: Side): readonly (readonly [number, number])[] => {
+const edgeReaches = ({ surface }: WrappedFace, side: Side): readonly (readonly [number, number])[] => {
   if (isWhole(surface)) return [[0, side.length]];
   const [from, to, inwards] = [side.onEdge(0, 0), side.onEdge(1, 0), side.onEdge(0, 1)];
   return reaches(surface.exposed, from, [to[0] - from[0], to[1] - from[1]], side.length, [inwards[0] - from[0], inwards[1] - from[1]]);
@@ -126,7 +126,7 @@ export const wrapOf = (wrap: WrapOf, region: Region): { readonly panels: readonl
 
   const put = (
     kind: Panel['kind'],
-    on: Placed,
+    on: WrappedFace,
     shapes: readonly Region[],
     place: Iso,
     from: Point,

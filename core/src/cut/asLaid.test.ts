@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ellipseRing, intersection, type Ring, rectRing, signedArea } from '../shape/index.ts';
-import { cutAsLaid, type Room, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
+import { cutAsLaid, type RoomOnSheet, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
 import { canBeCutStraight } from './checkLayout.testing.ts';
 import { type Lying, treePlacements } from './cutTree.ts';
 
@@ -34,7 +34,7 @@ const thrown = fc
 const sidesOf = ({ id, x, y, width, height }: Lying) => ({ id, left: x, low: y, right: x + width, high: y + height });
 const byId = (a: Lying, b: Lying): number => (a.id < b.id ? -1 : 1);
 
-const clear = (rooms: readonly Room[], parts: readonly Lying[]): void => {
+const clear = (rooms: readonly RoomOnSheet[], parts: readonly Lying[]): void => {
   const real = rooms.filter(({ width, height }) => width > 0 && height > 0);
   for (const [index, room] of real.entries()) {
     for (const part of parts) expect(apart(room, part)).toBe(true);

@@ -1,15 +1,15 @@
 // µm, doll size, origin at the lower left of the room inside the trim. Cuts round parts that must stay where they lie.
 import { type Region, type Ring, without } from '../shape/index.ts';
-import { bandsOf, type CutNode, type Lying, type Size, SPANS, sideOf } from './cutTree.ts';
+import { bandsOf, type CutNode, type CutSize, type Lying, SPANS, sideOf } from './cutTree.ts';
 import { inscribed } from './nest/index.ts';
 import { largestRest } from './rest.ts';
 
 /** A rest and where it lies. */
-export type Room = Size & { readonly x: number; readonly y: number };
+export type RoomOnSheet = CutSize & { readonly x: number; readonly y: number };
 
 const restOf = (width: number, height: number): CutNode => ({ kind: 'rest', width, height });
 
-const stripsAsLaid = (size: Size, parts: readonly Lying[], gap: number, way: 'across' | 'along'): CutNode | undefined => {
+const stripsAsLaid = (size: CutSize, parts: readonly Lying[], gap: number, way: 'across' | 'along'): CutNode | undefined => {
   const bands = bandsOf(parts, SPANS[way]);
   const [first, side] = [bands[0]?.from ?? 0, sideOf(size, way)];
   // A rest before the first part is cut off with one cut, so it and the cut must have room.
@@ -23,7 +23,7 @@ const stripsAsLaid = (size: Size, parts: readonly Lying[], gap: number, way: 'ac
   const all = [...before, ...held, ...after];
   if (all.length < 2) return undefined;
   const strips = all.map(({ from, to, parts: mine }) => {
-    const piece: Size = way === 'across' ? { width: to - from, height: size.height } : { width: size.width, height: to - from };
+    const piece: CutSize = way === 'across' ? { width: to - from, height: size.height } : { width: size.width, height: to - from };
     const home = mine.map((part) => (way === 'across' ? { ...part, x: part.x - from } : { ...part, y: part.y - from }));
     return cutAsLaid(piece, home, gap);
   });
@@ -32,7 +32,7 @@ const stripsAsLaid = (size: Size, parts: readonly Lying[], gap: number, way: 'ac
 
 /** The cuts that part what lies on a sheet without moving any of it; undefined when no cuts from edge to edge do.
  *  Shape: room, parts → a tree that holds each part once, where it lies. */
-export const cutAsLaid = (size: Size, parts: readonly Lying[], gap: number): CutNode | undefined => {
+export const cutAsLaid = (size: CutSize, parts: readonly Lying[], gap: number): CutNode | undefined => {
   const [only] = parts;
   if (!only) return restOf(size.width, size.height);
   if (parts.length === 1 && only.width === size.width && only.height === size.height) return { ...size, kind: 'part', id: only.id };
@@ -42,7 +42,7 @@ export const cutAsLaid = (size: Size, parts: readonly Lying[], gap: number): Cut
 };
 
 /** All rests of a tree, and where they lie, in the order of the tree. */
-export const roomsIn = (node: CutNode, gap: number, x = 0, y = 0): readonly Room[] => {
+export const roomsIn = (node: CutNode, gap: number, x = 0, y = 0): readonly RoomOnSheet[] => {
   if (node.kind === 'part') return [];
   if (node.kind === 'rest') return [{ x, y, width: node.width, height: node.height }];
   let at = 0;
@@ -68,8 +68,8 @@ const MOST_ROOMS = 12;
 const MOST_INSIDE = 4;
 
 /** An outline as rectangles that lie in it, a gap apart, the largest first. */
-export const roomsInside = (outline: Ring, gap: number): readonly Room[] => {
-  const rooms: Room[] = [];
+export const roomsInside = (outline: Ring, gap: number): readonly RoomOnSheet[] => {
+  const rooms: RoomOnSheet[] = [];
   let left: readonly Region[] = [{ outline, holes: [] }];
   while (rooms.length < MOST_INSIDE) {
     const [best] = left.map(inscribed).sort((a, b) => (b.x1 - b.x0) * (b.y1 - b.y0) - (a.x1 - a.x0) * (a.y1 - a.y0));
@@ -81,8 +81,8 @@ export const roomsInside = (outline: Ring, gap: number): readonly Room[] => {
 };
 
 /** What parts leave open, as rectangles a gap apart, the largest first, where no straight cuts go round them. */
-export const roomsAround = (room: Size, parts: readonly Lying[], gap: number): readonly Room[] => {
-  const rooms: Room[] = [];
+export const roomsAround = (room: CutSize, parts: readonly Lying[], gap: number): readonly RoomOnSheet[] => {
+  const rooms: RoomOnSheet[] = [];
   while (rooms.length < MOST_ROOMS) {
     const next = largestRest(room, [...parts, ...rooms], gap);
     if (next.width <= 0 || next.height <= 0) break;

@@ -18,7 +18,7 @@ export type CutStep = {
 export type Becomes = { readonly becomes: 'part' | 'rest' | 'cut again' | 'trim'; readonly part: string | null };
 
 /** Cuts with one setting of the rule, one after another. */
-export type Setting = { readonly way: 'across' | 'along'; readonly setting: number; readonly steps: readonly CutStep[] };
+export type CutSetting = { readonly way: 'across' | 'along'; readonly setting: number; readonly steps: readonly CutStep[] };
 
 type Task = { readonly at: OffPiece; readonly node: CutNode };
 
@@ -35,13 +35,13 @@ export const cutSteps = (
   trim: Trim,
   tree: CutNode,
   gap: number,
-): readonly Setting[] => {
+): readonly CutSetting[] => {
   let pieces = 0;
   const newPiece = (x: number, y: number, width: number, height: number): OffPiece => {
     pieces += 1;
     return { piece: pieces, x, y, width, height };
   };
-  const settings: Setting[] = [];
+  const settings: CutSetting[] = [];
   let whole: OffPiece = { piece: 0, x: 0, y: 0, width: sheet.width, height: sheet.height };
   // The trim is a cut in the waste, so it takes no gap: the knife runs on its outer side.
   const sides = [
@@ -116,10 +116,10 @@ export const cutSteps = (
 };
 
 /** Puts cuts of one setting together. Cuts of one piece keep their order: each needs what the one before left. */
-const grouped = (steps: readonly CutStep[]): readonly Setting[] => {
+const grouped = (steps: readonly CutStep[]): readonly CutSetting[] => {
   const waiting = [...steps];
   const ready = (step: CutStep): boolean => !waiting.some((other) => other.stays.piece === step.piece || other.off.piece === step.piece);
-  const settings: Setting[] = [];
+  const settings: CutSetting[] = [];
   while (waiting.length > 0) {
     const open = waiting.filter(ready);
     const first = open.reduce((most, step) => (step.setting > most.setting ? step : most));

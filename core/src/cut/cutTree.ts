@@ -9,7 +9,7 @@ export type CutNode = { readonly width: number; readonly height: number } & (
   | { readonly kind: 'strips'; readonly way: 'across' | 'along'; readonly strips: readonly CutNode[] }
 );
 
-export type Size = { readonly width: number; readonly height: number };
+export type CutSize = { readonly width: number; readonly height: number };
 type Span = { readonly from: number; readonly to: number };
 
 /** Parts that no straight line could part, side by side along an axis. */
@@ -34,9 +34,9 @@ export const SPANS = {
   along: ({ y, height }: Lying): Span => ({ from: y, to: y + height }),
 } as const;
 
-export const sideOf = (size: Size, way: 'across' | 'along'): number => (way === 'across' ? size.width : size.height);
+export const sideOf = (size: CutSize, way: 'across' | 'along'): number => (way === 'across' ? size.width : size.height);
 
-const restOf = (size: Size): CutNode => ({ ...size, kind: 'rest' });
+const restOf = (size: CutSize): CutNode => ({ ...size, kind: 'rest' });
 
 const areaOfRest = (node: CutNode): number => {
   if (node.kind === 'part') return 0;
@@ -45,7 +45,7 @@ const areaOfRest = (node: CutNode): number => {
 };
 
 /** Everything that is left over, from the largest to the smallest. */
-export const cutRests = (node: CutNode): readonly Size[] =>
+export const cutRests = (node: CutNode): readonly CutSize[] =>
   (node.kind === 'rest' ? [{ width: node.width, height: node.height }] : node.kind === 'strips' ? node.strips.flatMap(cutRests) : []).sort(
     (a, b) => b.width * b.height - a.width * a.height,
   );
@@ -55,13 +55,13 @@ export const cutsIn = (node: CutNode): number =>
   node.kind === 'strips' ? node.strips.length - 1 + node.strips.reduce((sum, strip) => sum + cutsIn(strip), 0) : 0;
 
 /** Cuts a piece into strips one way; undefined where no line goes between the parts and nothing is left over that way. */
-const stripsOf = (size: Size, parts: readonly Lying[], gap: number, way: 'across' | 'along', depth: number): CutNode | undefined => {
+const stripsOf = (size: CutSize, parts: readonly Lying[], gap: number, way: 'across' | 'along', depth: number): CutNode | undefined => {
   const bands = bandsOf(parts, SPANS[way]);
   const used = bands.reduce((sum, { from, to }) => sum + to - from + gap, 0) - gap;
   const left = sideOf(size, way) - used - gap;
   if (bands.length < 2 && sideOf(size, way) === used) return undefined;
   const strips = bands.map(({ from, to, parts: mine }) => {
-    const piece: Size = way === 'across' ? { width: to - from, height: size.height } : { width: size.width, height: to - from };
+    const piece: CutSize = way === 'across' ? { width: to - from, height: size.height } : { width: size.width, height: to - from };
     const home = mine.map((part) => (way === 'across' ? { ...part, x: part.x - from } : { ...part, y: part.y - from }));
     return cutPiece(piece, home, gap, depth + 1);
   });
@@ -75,7 +75,7 @@ const stripsOf = (size: Size, parts: readonly Lying[], gap: number, way: 'across
   return { ...size, kind: 'strips', way, strips: [...ordered, ...rest] };
 };
 
-const cutPiece = (size: Size, parts: readonly Lying[], gap: number, depth: number): CutNode | undefined => {
+const cutPiece = (size: CutSize, parts: readonly Lying[], gap: number, depth: number): CutNode | undefined => {
   const [only] = parts;
   if (!only) return restOf(size);
   if (parts.length === 1 && only.width === size.width && only.height === size.height) return { ...size, kind: 'part', id: only.id };
@@ -87,7 +87,7 @@ const cutPiece = (size: Size, parts: readonly Lying[], gap: number, depth: numbe
 /** The cuts that part what lies on a sheet, as a tree, with strips put in the order in which they are cut best; undefined when it cannot be cut
  *  with edge-to-edge cuts.
  *  Shape: room, parts a gap apart → a tree that holds each part once. */
-export const cutTree = (room: Size, parts: readonly Lying[], gap: number): CutNode | undefined => cutPiece(room, parts, gap, 0);
+export const cutTree = (room: CutSize, parts: readonly Lying[], gap: number): CutNode | undefined => cutPiece(room, parts, gap, 0);
 
 /** Where each part of a tree lies. */
 export const treePlacements = (tree: CutNode, gap: number, x = 0, y = 0): readonly Lying[] => {

@@ -1,10 +1,10 @@
 export { type BoundItem, leastSheets } from './bounds.ts';
 export type { CutGroup } from './cutGroup.ts';
 export { cutList, letters } from './cutList.ts';
-export { type CutStep, cutSteps, type OffPiece, type Setting } from './cutSteps.ts';
+export { type CutSetting, type CutStep, cutSteps, type OffPiece } from './cutSteps.ts';
 export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';
-export { FIRST_ANSWER, type Layout, layOut, type Search } from './layOut.ts';
+export { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
 export type { CutItem, Placement } from './lots.ts';
 export { holds, layOutPinned, type PinnedSheet } from './pinned.ts';
 export type { Sheet } from './sheet.ts';

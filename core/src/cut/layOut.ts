@@ -6,7 +6,7 @@ import { type BoundView, boundViews, nestFreely, sharings } from './nest/index.t
 import {
   costOf,
   type Effort,
-  type Filled,
+  type FilledSheet,
   firstAnswer,
   type Items,
   improve,
@@ -17,13 +17,13 @@ import {
   packedOf,
   tidied,
 } from './pack/index.ts';
-import { nestedSheet, outlinesOn, type Plan, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
+import { type LayingOut, nestedSheet, outlinesOn, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
 import { type CutRules, costsOf, roomOf, type SheetKind, suppliesOf } from './supplies.ts';
 import { tooFew } from './tooFew.ts';
 
 /** Sheets laid out; the least number any layout could need; what is larger than every sheet; what has to be bought costs, and could least cost,
  *  in the maker's money, where all sheets have a price. */
-export type Layout = {
+export type CutLayout = {
   readonly sheets: readonly Sheet[];
   readonly least: number;
   readonly tooLarge: readonly string[];
@@ -34,7 +34,7 @@ export type Layout = {
 };
 
 /** How long to look: a first answer, or with the search behind it. */
-export type Search = Omit<Effort, 'better'> & { readonly better?: (layout: Layout) => void };
+export type Search = Omit<Effort, 'better'> & { readonly better?: (layout: CutLayout) => void };
 
 /** No search: the best of the first answers. */
 export const FIRST_ANSWER: Search = { random: () => 0.5, goOn: () => true, tries: 0 };
@@ -48,7 +48,7 @@ const fitsOn = ({ width, height, turns }: Lot, kind: SheetKind, rules: CutRules)
 const toPack = ({ width, height, turns }: Lot, gap: number): PackItem => ({ width: width + gap, height: height + gap, turns });
 
 /** Sheets as a layout: what it costs, and how near to the least it is. */
-const layoutOf = (sheets: readonly Sheet[], plan: Plan, cost: ReturnType<typeof leastCost>): Layout => {
+const layoutOf = (sheets: readonly Sheet[], plan: LayingOut, cost: ReturnType<typeof leastCost>): CutLayout => {
   // What lies there is cut first.
   const turn = ({ kind, bought }: Sheet): number => (kind.offcut !== null ? 0 : bought ? 2 : 1);
   const priced = plan.supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
@@ -63,13 +63,18 @@ const layoutOf = (sheets: readonly Sheet[], plan: Plan, cost: ReturnType<typeof 
   };
 };
 
-const supplyOf = ({ kind, bought }: Sheet, { supplies }: Plan): number =>
+const supplyOf = ({ kind, bought }: Sheet, { supplies }: LayingOut): number =>
   supplies.findIndex((supply) => supply.kind === kind && supply.bought === bought);
 
-const costOfSheet = (sheet: Sheet, plan: Plan): number => (plan.kinds[supplyOf(sheet, plan)] as Kind).cost;
+const costOfSheet = (sheet: Sheet, plan: LayingOut): number => (plan.kinds[supplyOf(sheet, plan)] as Kind).cost;
 
 /** Does without one sheet after another, the dearest and emptiest first, as long as outlines find room on the others. */
-const nested = (sheets: readonly Sheet[], plan: Plan, search: Search, better: (sheets: readonly Sheet[]) => void): readonly Sheet[] => {
+const nested = (
+  sheets: readonly Sheet[],
+  plan: LayingOut,
+  search: Search,
+  better: (sheets: readonly Sheet[]) => void,
+): readonly Sheet[] => {
   let now = sheets;
   for (;;) {
     const all = now.map((sheet) => outlinesOn(sheet, supplyOf(sheet, plan), plan));
@@ -85,7 +90,7 @@ const nested = (sheets: readonly Sheet[], plan: Plan, search: Search, better: (s
 const NOBODY = (): void => undefined;
 
 /** Lots that the parts were put into, and the first answer with them. */
-type Attempt = { readonly plan: Plan; readonly packing: Items; readonly first: readonly Filled[]; readonly cost: number };
+type Attempt = { readonly plan: LayingOut; readonly packing: Items; readonly first: readonly FilledSheet[]; readonly cost: number };
 
 const rank = (a: SheetKind, b: SheetKind): number => a.width * a.height - b.width * b.height || a.name.localeCompare(b.name);
 
@@ -124,7 +129,7 @@ const sharpest = (bounds: readonly Bound[]): Bound =>
  *  Units: µm, doll size; origin at the sheet's lower left; one knife gap between neighbours, none at the trimmed edge.
  *  Items larger than every sheet come back in `tooLarge`; nothing is thrown. Offcuts are used first, then what is at hand, then the least money
  *  (or area, without prices) and the fewest sheets. `better` hears of every answer on the way. */
-export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], rules: CutRules, search: Search): Layout => {
+export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], rules: CutRules, search: Search): CutLayout => {
   const usable = [...kinds].sort(rank).filter((kind) => roomOf(kind, rules).width > 0 && roomOf(kind, rules).height > 0);
   const sorted = [...items].sort((a, b) => (a.id < b.id ? -1 : 1));
   // An offcut is there only once: what fits nothing else waits for it, but two such could not both have it.
@@ -132,7 +137,7 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   const placeable = sorted.filter((item) => bought.some((kind) => fitsOn(single(item), kind, rules)));
   const fitting = new Set(placeable);
   const tooLarge = sorted.filter((item) => !fitting.has(item)).map(({ id }) => id);
-  const nothing: Layout = { sheets: [], least: 0, tooLarge, price: 0, leastPrice: 0, proven: true };
+  const nothing: CutLayout = { sheets: [], least: 0, tooLarge, price: 0, leastPrice: 0, proven: true };
   if (placeable.length === 0) return nothing;
   const supplies = suppliesOf(usable);
   const costs = costsOf(supplies, rules.wishes);
@@ -151,12 +156,12 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
     const packItems = lots.map((lot) => toPack(lot, rules.gap));
     const packing = itemsOf(packItems);
     const first = firstAnswer(packing, packKinds, rules.mode, bound.cost, NOBODY);
-    const plan: Plan = { sizes, lots, packItems, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
+    const plan: LayingOut = { sizes, lots, packItems, supplies, kinds: packKinds, rules, least: bound.sheets, tooLarge };
     return first ? [{ plan, packing, first, cost: costOf(first, packKinds) }] : [];
   };
-  const asLayout = (sheets: readonly Sheet[], plan: Plan): Layout => layoutOf(sheets, { ...plan, least: bound.sheets }, bound);
+  const asLayout = (sheets: readonly Sheet[], plan: LayingOut): CutLayout => layoutOf(sheets, { ...plan, least: bound.sheets }, bound);
   // As it lies for an answer on the way, with the largest rest for the last one.
-  const laid = (plan: Plan, packed: readonly PackedSheet[], lay: typeof sheetOf = roomiest): Layout =>
+  const laid = (plan: LayingOut, packed: readonly PackedSheet[], lay: typeof sheetOf = roomiest): CutLayout =>
     asLayout(
       packed.map((sheet) => lay(sheet, plan)),
       plan,

@@ -1,8 +1,8 @@
 // Parts that the maker laid by hand stay where they are; the rest is laid out round them. µm, doll size.
 import { type Lie, lyingSize, type Ring } from '../shape/index.ts';
-import { cutAsLaid, type Room, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
+import { cutAsLaid, type RoomOnSheet, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
 import type { CutNode, Lying } from './cutTree.ts';
-import { FIRST_ANSWER, type Layout, layOut, type Search } from './layOut.ts';
+import { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
 import type { CutItem, Placement } from './lots.ts';
 import type { Sheet } from './sheet.ts';
 import { type CutRules, roomOf, type SheetKind, trimOf } from './supplies.ts';
@@ -53,7 +53,7 @@ type Begun = {
   readonly lying: readonly Lying[];
   readonly placements: readonly Placement[];
   readonly tree: CutNode | undefined;
-  readonly rooms: readonly Room[];
+  readonly rooms: readonly RoomOnSheet[];
 };
 
 /** A pin whose part is gone, has grown over another or the edge, or may not lie so any more, is let go. */
@@ -84,7 +84,7 @@ const whole = (
 ): Sheet => {
   const { left, bottom } = trimOf(pinned.kind, rules);
   const added = filled.flatMap((sheet, index) => {
-    const { x, y } = rooms[index] as Room;
+    const { x, y } = rooms[index] as RoomOnSheet;
     return (sheet?.placements ?? []).map((placement) => ({ ...placement, x: placement.x + x + left, y: placement.y + y + bottom }));
   });
   const rest = largestOf(filled, rooms);
@@ -105,7 +105,7 @@ const whole = (
 };
 
 /** The largest rest of the rooms, filled or not. */
-const largestOf = (filled: readonly (Sheet | undefined)[], rooms: readonly Room[]): Sheet['offcut'] =>
+const largestOf = (filled: readonly (Sheet | undefined)[], rooms: readonly RoomOnSheet[]): Sheet['offcut'] =>
   rooms
     .map(({ width, height }, index) => filled[index]?.offcut ?? { width, height })
     .reduce((best, each) => (each.width * each.height > best.width * best.height ? each : best), { width: 0, height: 0 });
@@ -119,7 +119,7 @@ export const layOutPinned = (
   pinnedSheets: readonly PinnedSheet[],
   rules: CutRules,
   search: Search,
-): Layout => {
+): CutLayout => {
   const byId = new Map(items.map((item) => [item.id, item]));
   const begun = [
     ...pinnedSheets.map((pinned) => begin(pinned, byId, rules)).filter(({ lying }) => lying.length > 0),
@@ -139,7 +139,7 @@ export const layOutPinned = (
   );
   const without = layOut(items, kinds, rules, FIRST_ANSWER);
   const rest = items.filter(({ id }) => !held.has(id));
-  const merged = (layout: Layout): Layout => {
+  const merged = (layout: CutLayout): CutLayout => {
     const seen = new Map<string, number>();
     const sheets = begun.flatMap((each, sheet): readonly Sheet[] => {
       const { kind } = each.pinned;

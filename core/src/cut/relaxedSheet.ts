@@ -28,7 +28,7 @@ const withoutDoubles = (functions: readonly Float64Array[]): readonly Float64Arr
 ];
 
 /** The parts and the sheet as the search sees them; `rows` are those pairs that have mattered so far. */
-export class Table {
+export class PriceTable {
   readonly counts: readonly number[];
   readonly most: readonly number[];
   /** The ways in which parts can lie at all. */
@@ -76,14 +76,14 @@ export class Table {
   }
 }
 
-const columnOf = (lying: Lying, table: Table): Column => {
+const columnOf = (lying: Lying, table: PriceTable): Column => {
   const column = table.counts.map(() => 0);
   for (const [way, times] of lying) column[table.kindOf(way)] = (column[table.kindOf(way)] as number) + times;
   return column;
 };
 
 /** Fills a sheet with what is worth most for what it takes of two rows, the same with a little chance. */
-const filled = (worth: readonly number[], ways: readonly number[], table: Table, random: Random): { lying: Lying; holds: number } => {
+const filled = (worth: readonly number[], ways: readonly number[], table: PriceTable, random: Random): { lying: Lying; holds: number } => {
   const { rows, most } = table;
   const pick = (): Row => rows[Math.floor(random() * rows.length)] as Row;
   const [one, other] = [pick(), pick()];
@@ -113,7 +113,7 @@ const filled = (worth: readonly number[], ways: readonly number[], table: Table,
 };
 
 /** Full sheets worth more than 1, found by chance. */
-export const byChance = (worth: readonly number[], table: Table, random: Random): readonly Column[] => {
+export const byChance = (worth: readonly number[], table: PriceTable, random: Random): readonly Column[] => {
   const ways = table.ways.filter((way) => (worth[table.kindOf(way)] as number) > 1e-6);
   const found = new Map<string, { readonly column: Column; readonly holds: number }>();
   for (let round = 0; round < TRIES; round += 1) {
@@ -143,7 +143,7 @@ type Choice = {
 export const sheetsWorth = (
   worth: readonly number[],
   least: number,
-  table: Table,
+  table: PriceTable,
   prices: readonly number[],
   left: () => number,
 ): readonly Column[] | undefined => {

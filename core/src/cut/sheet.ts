@@ -6,7 +6,7 @@ import { type CutItem, type Lot, membersAt, type Placement } from './lots.ts';
 import type { NestedSheet } from './nest/index.ts';
 import { type Kind, laidAnew, type PackedSheet, type PackItem } from './pack/index.ts';
 import { largestRest } from './rest.ts';
-import { type CutRules, roomOf, type SheetKind, type Supply, trimOf } from './supplies.ts';
+import { type CutRules, roomOf, type SheetKind, type SheetSupply, trimOf } from './supplies.ts';
 
 export type Sheet = {
   readonly kind: SheetKind;
@@ -24,11 +24,11 @@ export type Sheet = {
 };
 
 /** Everything that laying out knows: the parts, the lots that they were put into, and the sheets. */
-export type Plan = {
+export type LayingOut = {
   readonly sizes: ReadonlyMap<string, CutItem>;
   readonly lots: readonly Lot[];
   readonly packItems: readonly PackItem[];
-  readonly supplies: readonly Supply[];
+  readonly supplies: readonly SheetSupply[];
   readonly kinds: readonly Kind[];
   readonly rules: CutRules;
   readonly least: number;
@@ -41,9 +41,9 @@ const restSize = (...of: Parameters<typeof largestRest>): Sheet['offcut'] => {
 };
 
 /** A sheet as it was packed, its strips in the order in which they are cut best. */
-export const sheetOf = ({ kind, items: packed }: PackedSheet, plan: Plan): Sheet => {
+export const sheetOf = ({ kind, items: packed }: PackedSheet, plan: LayingOut): Sheet => {
   const { lots, supplies, rules, sizes } = plan;
-  const supply = supplies[kind] as Supply;
+  const supply = supplies[kind] as SheetSupply;
   const { left, bottom } = trimOf(supply.kind, rules);
   const room = roomOf(supply.kind, rules);
   const sizeOf = (id: string) => sizes.get(id) as CutItem;
@@ -90,7 +90,7 @@ const FULL = 0.9;
 
 /** Of all ways to lay what lies on a sheet, the one that leaves the largest rest, and among those the one with the fewest cuts; or the one
  *  that asks for the fewest settings of the rule first, when that is wished. */
-export const roomiest = (packed: PackedSheet, plan: Plan): Sheet => {
+export const roomiest = (packed: PackedSheet, plan: LayingOut): Sheet => {
   const { width, height } = plan.kinds[packed.kind] as Kind;
   const filled = packed.items.reduce((sum, { item }) => sum + areaOf(plan.packItems[item] as PackItem), 0);
   const byRest = plan.rules.wishes.next === 'rest';
@@ -106,14 +106,14 @@ export const roomiest = (packed: PackedSheet, plan: Plan): Sheet => {
 };
 
 /** A first answer must be quick: only sheets with few parts, and those not full, are laid anew. */
-export const roomierAtOnce = (packed: PackedSheet, plan: Plan): Sheet => {
+export const roomierAtOnce = (packed: PackedSheet, plan: LayingOut): Sheet => {
   const { width, height } = plan.kinds[packed.kind] as Kind;
   const filled = packed.items.reduce((sum, { item }) => sum + areaOf(plan.packItems[item] as PackItem), 0);
   return packed.items.length > 16 || filled > 0.6 * width * height ? sheetOf(packed, plan) : roomiest(packed, plan);
 };
 
 /** A sheet as a search among outlines sees it: every part by itself, inside the trim; and back again. */
-export const outlinesOn = (sheet: Sheet, kind: number, { rules, sizes }: Plan): NestedSheet => {
+export const outlinesOn = (sheet: Sheet, kind: number, { rules, sizes }: LayingOut): NestedSheet => {
   const { left, bottom } = trimOf(sheet.kind, rules);
   return {
     kind,
@@ -125,8 +125,8 @@ export const outlinesOn = (sheet: Sheet, kind: number, { rules, sizes }: Plan): 
   };
 };
 
-export const nestedSheet = ({ kind, room, parts }: NestedSheet, { supplies, rules }: Plan): Sheet => {
-  const supply = supplies[kind] as Supply;
+export const nestedSheet = ({ kind, room, parts }: NestedSheet, { supplies, rules }: LayingOut): Sheet => {
+  const supply = supplies[kind] as SheetSupply;
   const { left, bottom } = trimOf(supply.kind, rules);
   const lying = parts.map(({ item, placement }) => ({ ...placement, ...lyingSize(item, placement) }));
   return {

@@ -39,17 +39,17 @@ export const roomOf = (kind: SheetKind, rules: CutRules): { readonly width: numb
 };
 
 /** One of these is begun without paying; the rest are bought. */
-export type Supply = { readonly kind: SheetKind; readonly bought: boolean; readonly count: number };
+export type SheetSupply = { readonly kind: SheetKind; readonly bought: boolean; readonly count: number };
 
-export const suppliesOf = (kinds: readonly SheetKind[]): readonly Supply[] =>
-  kinds.flatMap((kind): readonly Supply[] => {
+export const suppliesOf = (kinds: readonly SheetKind[]): readonly SheetSupply[] =>
+  kinds.flatMap((kind): readonly SheetSupply[] => {
     if (kind.offcut !== null) return [{ kind, bought: false, count: 1 }];
     const owned = kind.atHand > 0 ? [{ kind, bought: false, count: kind.atHand }] : [];
     return [...owned, { kind, bought: true, count: Number.POSITIVE_INFINITY }];
   });
 
 /** Every sheet costs one, and a little of its money; one that lies there a little less. */
-const countedCosts = (supplies: readonly Supply[]): readonly number[] => {
+const countedCosts = (supplies: readonly SheetSupply[]): readonly number[] => {
   const dearest = Math.max(1e-6, ...supplies.map(({ kind }) => kind.price ?? kind.width * kind.height));
   return supplies.map(({ kind, bought }) => {
     const share = (kind.price ?? kind.width * kind.height) / dearest;
@@ -59,7 +59,7 @@ const countedCosts = (supplies: readonly Supply[]): readonly number[] => {
 
 /** A sheet that lies there costs a hundredth of what it would cost to buy, so that money is spent last. An offcut costs less than nothing, so
  *  that it is used where anything fits it. Where a price is missing, area stands for it everywhere. */
-export const costsOf = (supplies: readonly Supply[], { first }: Wishes): readonly number[] => {
+export const costsOf = (supplies: readonly SheetSupply[], { first }: Wishes): readonly number[] => {
   if (first === 'sheets') return countedCosts(supplies);
   const priced = supplies.every(({ kind }) => kind.offcut !== null || kind.price !== null);
   const area = ({ width, height }: SheetKind): number => (width * height) / 1e9;

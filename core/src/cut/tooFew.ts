@@ -5,7 +5,7 @@
 // cutting stock problem" (1961); the bound before the last round, Farley, "A note on bounding a class of linear programming problems" (1990).
 import { seededRandom } from '../kit/index.ts';
 import type { BoundItem, BoundSheet } from './bounds.ts';
-import { byChance, type Column, sheetsWorth, Table } from './relaxedSheet.ts';
+import { byChance, type Column, PriceTable, sheetsWorth } from './relaxedSheet.ts';
 import type { Solver } from './solver.ts';
 
 const sumText = (terms: readonly (readonly [number, string])[]): string =>
@@ -23,7 +23,7 @@ const shareWorth = (columns: readonly Column[], counts: readonly number[], solve
 
 /** What each row is worth where the sheet is filled by fractions: with these as prices no sheet is worth more than all prices together and what
  *  parts are worth beyond what they take. */
-const pricesOf = (worth: readonly number[], table: Table, solve: Solver): readonly number[] | undefined => {
+const pricesOf = (worth: readonly number[], table: PriceTable, solve: Solver): readonly number[] | undefined => {
   const { rows, ways, most, counts } = table;
   const named = (way: number): string => `x${way}`;
   const text = rows.map((row, at) => ` r${at}: ${sumText(ways.map((way) => [row[way] as number, named(way)] as const))} <= 1`);
@@ -57,7 +57,7 @@ export const tooFew = (
   solve: Solver,
   left: () => number,
 ): boolean => {
-  const table = new Table(items, sheet);
+  const table = new PriceTable(items, sheet);
   const { counts } = table;
   const random = seededRandom(7);
   let columns: Column[] = [...known, ...counts.map((_, kind) => counts.map((_count, other) => (other === kind ? 1 : 0)))];

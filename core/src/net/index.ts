@@ -5,7 +5,7 @@ export { awningNet, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rin
 export { foldedNet, foldedTab, inSpaceOf, stepsOf } from './fold.ts';
 export type { Net, NetFace, NetHinge, NetRing, NetSeam, NetSide, NetTab } from './net.ts';
 export {
-  boxOf,
+  boxSolid,
   houseOf,
   type PolyFace,
   type Polyhedron,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { dot, normalOf, type Point } from '../shape/index.ts';
 import { away, folds, held, keepsSides, of } from './fold.testing.ts';
 import {
-  boxOf,
+  boxSolid,
   foldedNet,
   houseOf,
   labelOf,
@@ -40,7 +40,7 @@ describe('nets, folded again', () => {
   it('of boxes enclose width × depth × height, whichever face stays flat', () => {
     fc.assert(
       fc.property(size, size, size, fc.integer({ min: 0, max: 5 }), (width, depth, height, root) => {
-        const solid = boxOf(width, depth, height);
+        const solid = boxSolid(width, depth, height);
         const net = netOf(solid, 5_000, root);
         expect([net.faces.length, net.seams.length]).toEqual([6, 7]);
         checks(solid, net);
@@ -53,7 +53,7 @@ describe('nets, folded again', () => {
   it('of trays have four seams and no lid', () => {
     fc.assert(
       fc.property(size, size, size, (width, depth, height) => {
-        const solid = boxOf(width, depth, height, true);
+        const solid = boxSolid(width, depth, height, true);
         const net = netOf(solid);
         expect([net.faces.length, net.seams.length]).toEqual([5, 4]);
         checks(solid, net);
@@ -108,9 +108,9 @@ describe('nets, folded again', () => {
   });
 
   it('have a tab on one side of every seam, shallower where the face that it is glued to is narrow, none where that is too narrow', () => {
-    const box = netOf(boxOf(60_000, 40_000, 30_000), 6_000);
+    const box = netOf(boxSolid(60_000, 40_000, 30_000), 6_000);
     expect(box.tabs).toHaveLength(7);
-    const flat = netOf(boxOf(60_000, 40_000, 3_000), 6_000);
+    const flat = netOf(boxSolid(60_000, 40_000, 3_000), 6_000);
     const deep = ({ outline }: Net['tabs'][number]): number => {
       const [[ax, ay], [px, py], , [bx, by]] = outline as unknown as readonly [Point, Point, Point, Point];
       return Math.abs((bx - ax) * (py - ay) - (by - ay) * (px - ax)) / Math.hypot(bx - ax, by - ay);
@@ -122,8 +122,8 @@ describe('nets, folded again', () => {
     const onWalls = flat.tabs.filter((tab) => !['bottom', 'top'].includes(of(flat.faces, tab.to).name) && long(tab) > 10_000);
     for (const tab of onWalls) expect(deep(tab)).toBeLessThanOrEqual(3_000);
     expect(flat.tabs.length).toBeGreaterThan(3);
-    checks(boxOf(60_000, 40_000, 3_000), flat);
-    expect(netOf(boxOf(60_000, 800, 800), 6_000).tabs.length).toBeLessThan(7);
+    checks(boxSolid(60_000, 40_000, 3_000), flat);
+    expect(netOf(boxSolid(60_000, 800, 800), 6_000).tabs.length).toBeLessThan(7);
   });
 });
 

@@ -39,7 +39,7 @@ const rectangle = (width: number, depth: number, y: number): readonly Vec3[] => 
 ];
 
 /** A box with six faces; without its top it is a tray. */
-export const boxOf = (width: number, depth: number, height: number, open = false): Polyhedron =>
+export const boxSolid = (width: number, depth: number, height: number, open = false): Polyhedron =>
   between(rectangle(width, depth, 0), rectangle(width, depth, height), SIDES, !open);
 
 /** A prism on a regular polygon with sides so long. */

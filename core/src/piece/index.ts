@@ -1,6 +1,7 @@
 export type { Bed } from './bed/bed.ts';
 export { type Casework, HOLE_PANELS, type Hole } from './casework/casework.ts';
 export {
+  type BaySize,
   CELL_WORDS,
   type Cell,
   type CellPath,
@@ -8,20 +9,27 @@ export {
   cellsOf,
   childrenOf,
   type DoorCell,
-  type Fit,
+  type DoorFit,
   MOST_SHELVES,
   MOST_SLOTS,
   newCell,
   OPEN,
   type ShelvesCell,
-  type Size,
   type SplitCell,
   withCellAt,
 } from './casework/cell.ts';
 export { CELL_FIELDS } from './casework/fields.ts';
 export { clothFor, sizesOfCloth } from './cloth/buildCloth.ts';
-export { CLOTH_FORMS, type ClothForm, type ClothThing, MOST_CLOTH_COPIES, takesSize, WAYS, type Way } from './cloth/cloth.ts';
-export { CLOTH_WORDS, WAY_WORDS } from './cloth/fields.ts';
+export {
+  CLOTH_FORMS,
+  type ClothForm,
+  type ClothThing,
+  CONSTRUCTIONS,
+  type Construction,
+  MOST_CLOTH_COPIES,
+  takesSize,
+} from './cloth/cloth.ts';
+export { CLOTH_WORDS, CONSTRUCTION_WORDS } from './cloth/fields.ts';
 export {
   buildPiece,
   buildWithout,
@@ -79,7 +87,7 @@ export {
 } from './models.ts';
 export { ODD_WORDS } from './odd/fields.ts';
 export { MOST_ODD_COPIES, ODD_FORMS, type OddForm, type OddThing } from './odd/odd.ts';
-export { type Art, MOTIFS, type Motif, newArt } from './paper/art.ts';
+export { MOTIFS, type Motif, newArt, type PrintedArt } from './paper/art.ts';
 export { paperOf } from './paper/buildGood.ts';
 export { FORM_WORDS } from './paper/fields.ts';
 export { type Good, type GoodForm, hasBoards, MOST_COPIES } from './paper/good.ts';

@@ -4,7 +4,7 @@ import { type Casework, caseworkModel } from './casework/casework.ts';
 import type { Cell } from './casework/cell.ts';
 import { clothModel } from './cloth/cloth.ts';
 import type { PlaceOf } from './family/means.ts';
-import type { Model, PieceOf } from './family/model.ts';
+import type { FamilyModel, PieceOf } from './family/model.ts';
 import { freeModel } from './free/free.ts';
 import { oddModel } from './odd/odd.ts';
 import { openingModel } from './opening/opening.ts';
@@ -44,7 +44,7 @@ export type FamilyName = keyof typeof MODELS;
 export type Piece = { [F in FamilyName]: PieceOf<(typeof MODELS)[F]['schema']> }[FamilyName];
 
 /** The data of a piece's family, as one that takes any piece of its own kind. */
-export const modelOf = ({ family }: Pick<Piece, 'family'>): Model => MODELS[family] as Model;
+export const modelOf = ({ family }: Pick<Piece, 'family'>): FamilyModel => MODELS[family] as FamilyModel;
 
 /** Whether a piece is one of the small goods. */
 export const isSmall = (piece: Pick<Piece, 'family'>): boolean => modelOf(piece).small ?? false;

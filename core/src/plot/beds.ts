@@ -7,7 +7,7 @@ import { lain, type Point } from '../shape/index.ts';
 import { type Cutout, PLOT_LAYERS, type PlotLayer, type PlotText, type Stroke } from './cutout.ts';
 
 /** A machine's bed, and the edge of it that its blade does not reach. */
-export type Bed = { readonly width: number; readonly height: number; readonly margin: number };
+export type MachineBed = { readonly width: number; readonly height: number; readonly margin: number };
 
 /** Beds that machines and their mats have: common practice, no source. */
 export const USUAL_BEDS = [
@@ -34,7 +34,7 @@ const BETWEEN = 3_000;
  *  is only drawn, what is scored or folded, what is cut. */
 export const layOnBeds = (
   cutouts: readonly Cutout[],
-  bed: Bed,
+  bed: MachineBed,
 ): { readonly beds: readonly Bedful[]; readonly tooLarge: readonly string[] } => {
   const { width, height, margin } = bed;
   const items = cutouts.map((cutout, index) => ({

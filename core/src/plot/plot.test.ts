@@ -6,9 +6,9 @@ import { describe, expect, it } from 'vitest';
 import { derive, deriveCoverings, drawingsOf, readSet, templatesOf } from '../set/index.ts';
 import { type Point, type Ring, ringArea } from '../shape/index.ts';
 import {
-  type Bed,
   type Bedful,
   layOnBeds,
+  type MachineBed,
   paperCutout,
   plotDxf,
   plotSvg,
@@ -44,7 +44,7 @@ const set = (() => {
 const derived = derive(set);
 const { papers } = drawingsOf(set, derived, { pieces: null, what: 'coverings' }, deriveCoverings(set, derived));
 const cutouts = [...templatesOf(set, derived, { pieces: null }).map(templateCutout), ...papers.map(paperCutout)];
-const BED: Bed = { width: 304_800, height: 304_800, margin: 6_000 };
+const BED: MachineBed = { width: 304_800, height: 304_800, margin: 6_000 };
 const { beds, tooLarge } = layOnBeds(cutouts, BED);
 
 const areas = (rings: readonly Ring[]): readonly number[] => rings.map((ring) => Math.round(ringArea(ring) / 100)).sort((a, b) => a - b);

@@ -3,9 +3,9 @@ import type { Point } from '../shape/index.ts';
 import type { ReadPlot, ReadStroke } from './readPlot.ts';
 
 /** What the machine does along a line. What only is pencilled or glued, and words, it leaves alone. */
-export type Doing = 'cuts' | 'scores' | 'leaves';
+export type MachineAction = 'cuts' | 'scores' | 'leaves';
 
-const DOING: Readonly<Record<string, Doing>> = {
+const DOING: Readonly<Record<string, MachineAction>> = {
   cut: 'cuts',
   score: 'scores',
   fold: 'scores',
@@ -16,7 +16,7 @@ const DOING: Readonly<Record<string, Doing>> = {
 };
 
 /** A line in the order in which it is made; `beyond` where some of it lies off the bed. */
-export type MadeStroke = ReadStroke & { readonly doing: Doing; readonly beyond: boolean; readonly length: number };
+export type MadeStroke = ReadStroke & { readonly doing: MachineAction; readonly beyond: boolean; readonly length: number };
 
 /** What comes of a file on a machine: every line in turn, how far the blade goes in the material and above it, and what falls off the bed. */
 export type Trial = {
@@ -38,7 +38,7 @@ const lengthOf = ({ points, closed }: ReadStroke): number =>
 /** Half a hair: lines that end on the bed's edge lie on it. */
 const EDGE = 0.02;
 
-const ORDER: readonly Doing[] = ['leaves', 'scores', 'cuts'];
+const ORDER: readonly MachineAction[] = ['leaves', 'scores', 'cuts'];
 
 /** Runs a file on a machine with a bed of this size: what is scored before what is cut, each in the file's order. */
 export const tryPlot = (plot: ReadPlot, bed: { readonly width: number; readonly height: number }): Trial => {
@@ -59,7 +59,7 @@ export const tryPlot = (plot: ReadPlot, bed: { readonly width: number; readonly 
     travel += distance(at, points[0] as Point);
     at = (closed ? points[0] : points.at(-1)) as Point;
   }
-  const sum = (doing: Doing) => strokes.reduce((all, stroke) => (stroke.doing === doing ? all + stroke.length : all), 0);
+  const sum = (doing: MachineAction) => strokes.reduce((all, stroke) => (stroke.doing === doing ? all + stroke.length : all), 0);
   return {
     strokes,
     cut: sum('cuts'),

@@ -1,5 +1,5 @@
 // µm on paper. A piece of a sewing pattern at true size: where it is cut, where it is sewn and folded, notches, the opening, the grain, what is cut of it.
-import { type ClothPiece, cutLineOf, edgeOfSides, edgePoints, type Opening, pointAlong } from '../cloth/index.ts';
+import { type ClothPiece, cutLineOf, edgeOfSides, edgePoints, pointAlong, type TurningGap } from '../cloth/index.ts';
 import { bounds, type Point, type Ring } from '../shape/index.ts';
 import { placerFor, wordsWithin } from './labels.ts';
 import { fitText, textWidth } from './letterWidths.ts';
@@ -11,7 +11,7 @@ export type ClothSheet = {
   readonly tag: string;
   readonly name: string;
   readonly piece: ClothPiece;
-  readonly openings: readonly Opening[];
+  readonly openings: readonly TurningGap[];
   /** How many are cut, of which cloth, and how its edges are worked. */
   readonly words: readonly string[];
 };
@@ -57,7 +57,7 @@ const notches = (piece: ClothPiece): readonly Mark[] =>
   });
 
 /** The stretch that is left open, between two ticks across the line. */
-const openMarks = (piece: ClothPiece, openings: readonly Opening[]): readonly Mark[] =>
+const openMarks = (piece: ClothPiece, openings: readonly TurningGap[]): readonly Mark[] =>
   openings.flatMap(({ edge, from, to }): readonly Mark[] => {
     const [a, b] = [pointAlong(piece, edge, from), pointAlong(piece, edge, to)];
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;

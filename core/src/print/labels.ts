@@ -137,7 +137,7 @@ export const wordsWithin = (placer: Placer, region: Region, wordings: readonly W
 };
 
 /** Words that found no room where they belong, and the point that they are about. */
-export type Aside = { readonly text: string; readonly about: Point };
+export type LabelBeside = { readonly text: string; readonly about: Point };
 
 const ASIDE = 2_000;
 const ROW = 3_000;
@@ -145,7 +145,7 @@ const ROW = 3_000;
 /** Rows of words above a drawing so high, each with a line to what it is about.
  *  Shape: n words → marks, and how much higher and how wide the drawing is with them. */
 export const wordsBeside = (
-  asides: readonly Aside[],
+  asides: readonly LabelBeside[],
   height: number,
 ): { readonly marks: readonly Mark[]; readonly high: number; readonly wide: number } => {
   const sorted = [...asides].sort((a, b) => b.about[0] - a.about[0]);

@@ -18,9 +18,9 @@ export type MotifWords = {
 /** Areas by how dark they are: the ink itself, or a share of it over the ground. */
 export type MotifArea = { readonly share: number; readonly rings: readonly Ring[] };
 
-export type Drawn = { readonly areas: readonly MotifArea[]; readonly words: readonly MotifWords[] };
+export type DrawnMotif = { readonly areas: readonly MotifArea[]; readonly words: readonly MotifWords[] };
 
-type Draw = (width: number, height: number, seed: number, real: number) => Drawn;
+type Draw = (width: number, height: number, seed: number, real: number) => DrawnMotif;
 
 const bar = (x0: number, y0: number, x1: number, y1: number): Ring => rectRing(x0, y0, x1, y1);
 const border = (x0: number, y0: number, x1: number, y1: number, wide: number): readonly Ring[] => [
@@ -216,5 +216,5 @@ const MOTIFS: Readonly<Record<MotifName, Draw>> = {
 
 /** A motif in a box from the origin.
  *  Shape: its name, the box, the number that chance begins with, how many µm at doll size a real one is → areas, lowest first, and words over them. */
-export const drawMotif = (name: MotifName, width: number, height: number, seed: number, real: number): Drawn =>
+export const drawMotif = (name: MotifName, width: number, height: number, seed: number, real: number): DrawnMotif =>
   MOTIFS[name](width, height, seed, real);

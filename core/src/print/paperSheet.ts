@@ -14,7 +14,7 @@ import {
   outlineOfPaper,
   PATTERNS,
   type Paper,
-  placesOf,
+  picturePlacements,
   type SignLook,
   sizeOfPaper,
 } from '../cover/index.ts';
@@ -90,7 +90,7 @@ export const artMarks = (paper: Pick<Paper, 'art' | 'fit'>, look: Look, box: Rec
   if (look.kind !== 'picture') return areas;
   return [
     ...areas,
-    ...placesOf(look, window, paper.fit).map(
+    ...picturePlacements(look, window, paper.fit).map(
       ({ matrix, clip }): Mark => ({
         kind: 'group',
         clip: [clip.map((point) => affineAt(affine, point))],

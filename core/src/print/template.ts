@@ -1,7 +1,7 @@
 // µm, doll size. A template is drawn with its lower left corner at the origin.
 import { bounds, isConvex, mirroredRing, type Point, type Region, type Ring, rectRing } from '../shape/index.ts';
 import { type Axis, axisLine } from './axis.ts';
-import { type Aside, type Placer, placerFor, pointOn, type Wording, wordsBeside, wordsWithin } from './labels.ts';
+import { type LabelBeside, type Placer, placerFor, pointOn, type Wording, wordsBeside, wordsWithin } from './labels.ts';
 import { type Drawing, line, type Mark } from './page.ts';
 import { moved } from './place.ts';
 
@@ -130,7 +130,7 @@ const guideLines = ({ guides }: Template): readonly Mark[] =>
 const GUIDE_TAG = 2_600;
 
 /** What stands on each guide: its tag, in brackets where it is behind. Tags that find no room go beside. */
-const guideTags = ({ guides }: Template, placer: Placer): { readonly marks: readonly Mark[]; readonly asides: readonly Aside[] } => {
+const guideTags = ({ guides }: Template, placer: Placer): { readonly marks: readonly Mark[]; readonly asides: readonly LabelBeside[] } => {
   const placed = guides
     .filter(({ tag }) => tag !== '')
     .map(({ face, region, tag }) => {

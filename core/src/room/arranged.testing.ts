@@ -3,7 +3,7 @@ import type { Assembly } from '../assembly/index.ts';
 import { dollUm, scaleFromRatio, UM } from '../measure/index.ts';
 import { buildPiece, fromPreset, type Means, newWall, type Piece, PRESETS, type Room } from '../piece/index.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
-import { type Placed, type RoomSpace, spaceOf } from './index.ts';
+import { type Placement, type RoomSpace, spaceOf } from './index.ts';
 
 const ONE = scaleFromRatio(6);
 export const means: Means = { scale: ONE, body: ONE, boards: [boardOf(4_800)] };
@@ -41,7 +41,7 @@ export const roomOf = (
   return { room, assembly, space: spaceOf(room, assembly, means) as RoomSpace };
 };
 
-export const put = (piece: string, x: number, z: number, up = 0, turn = 0): Placed => ({
+export const put = (piece: string, x: number, z: number, up = 0, turn = 0): Placement => ({
   piece,
   x: dollUm(x * UM.mm),
   z: dollUm(z * UM.mm),

@@ -32,7 +32,7 @@ export const seenBy = (view: (pose: Pose) => Pose, parts: readonly Part[]): read
 /** What of a thing is seen, and how far in front of the side it begins. */
 export type SeenThing = { readonly piece: string; readonly parts: readonly Part[]; readonly boxes: readonly Box[]; readonly away: number };
 
-export type Elevation = { readonly wall: readonly Part[]; readonly things: readonly SeenThing[] };
+export type WallElevation = { readonly wall: readonly Part[]; readonly things: readonly SeenThing[] };
 
 /** The wall and all that is fixed to it lies behind its clear side, or no further before it than a sill. */
 const NEAR = 40_000;
@@ -43,7 +43,7 @@ type Seen = Pick<Standing, 'placed' | 'body'> | { readonly piece: string; readon
 /** What is seen of a side.
  *  Shape: space, things, side → the parts of its wall and of what lies on it without floors and ceilings, and each thing with how far in front it begins,
  *  the nearest to the wall first. */
-export const elevationOf = (space: RoomSpace, standing: readonly Seen[], side: RoomSide): Elevation => {
+export const elevationOf = (space: RoomSpace, standing: readonly Seen[], side: RoomSide): WallElevation => {
   const view = viewOf(space, side);
   const wall = seenBy(view, space.shell.parts).filter((part) => {
     if (part.role === 'bottom' || part.role === 'top') return false;

@@ -3,7 +3,7 @@ import { type Assembly, boxesOverlap } from '../assembly/index.ts';
 import { dollUm, UM } from '../measure/index.ts';
 import { placeAt } from './elevation.ts';
 import { judgeLayout, shares } from './judge.ts';
-import type { Placed } from './layout.ts';
+import type { Placement } from './layout.ts';
 import { type Standing, standAt } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
 
@@ -38,9 +38,9 @@ const alongSide = (
   piece: string,
   side: RoomSide,
   shy: boolean,
-): Placed | null => {
+): Placement | null => {
   const turn = turnFor(side);
-  const at = (x: number, z: number): Placed => ({ piece, x: dollUm(Math.round(x)), z: dollUm(Math.round(z)), up: dollUm(0), turn });
+  const at = (x: number, z: number): Placement => ({ piece, x: dollUm(Math.round(x)), z: dollUm(Math.round(z)), up: dollUm(0), turn });
   const [wide, tall, deep] = standAt(assembly, at(0, 0), space).size;
   const away = side.face + space.skirting + deep / 2;
   for (let along = wide / 2 + space.skirting; along <= lengthOf(side) - wide / 2 - space.skirting; along += STEP) {
@@ -54,10 +54,10 @@ const alongSide = (
 
 /** The first free place for a thing: along a wall, from the back one round and from its left end on, clear of doors and, where that can be, of windows; what
  *  lies flat, and what finds no room along a wall, as near to the middle as it is free; the middle itself where nothing is. */
-export const freePlace = (space: RoomSpace, standing: readonly Standing[], assembly: Assembly, piece: string): Placed => {
+export const freePlace = (space: RoomSpace, standing: readonly Standing[], assembly: Assembly, piece: string): Placement => {
   const [xs, zs] = [space.ring.map(([x]) => x), space.ring.map(([, z]) => z)];
   const middle = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...zs) + Math.max(...zs)) / 2] as const;
-  const inMiddle: Placed = { piece, x: dollUm(Math.round(middle[0])), z: dollUm(Math.round(middle[1])), up: dollUm(0), turn: 0 };
+  const inMiddle: Placement = { piece, x: dollUm(Math.round(middle[0])), z: dollUm(Math.round(middle[1])), up: dollUm(0), turn: 0 };
   const flat = standAt(assembly, inMiddle, space).size[1] < FLAT;
   if (!flat)
     for (const shy of [true, false])

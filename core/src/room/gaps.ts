@@ -2,7 +2,7 @@
 import type { Box } from '../assembly/index.ts';
 import { dollUm } from '../measure/index.ts';
 import type { Point } from '../shape/index.ts';
-import type { Placed } from './layout.ts';
+import type { Placement } from './layout.ts';
 import type { Standing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
@@ -86,18 +86,23 @@ export const gapsOf = (space: RoomSpace, standing: readonly Standing[], piece: s
 };
 
 /** A thing moved so that it stands as far from what is next to it as was typed. */
-export const withGap = (placed: Placed, { way, gap }: Gap, wanted: number): Placed => {
+export const withGap = (placed: Placement, { way, gap }: Gap, wanted: number): Placement => {
   const [axis, down] = AXIS[way];
   const by = down ? wanted - gap : gap - wanted;
   return axis === 0 ? { ...placed, x: dollUm(placed.x + by) } : { ...placed, z: dollUm(placed.z + by) };
 };
 
 /** A row of things beside one, and where its things go when they stand evenly. */
-export type Row = { readonly along: 'x' | 'z'; readonly ends: 'stay' | 'walls'; readonly gap: number; readonly placed: readonly Placed[] };
+export type EvenRow = {
+  readonly along: 'x' | 'z';
+  readonly ends: 'stay' | 'walls';
+  readonly gap: number;
+  readonly placed: readonly Placement[];
+};
 
 /** The ways in which the row that a thing stands in can be spaced evenly: from side to side and from back to front, with its ends where they are (three or
  *  more), or from wall to wall. None where the row has no room. */
-export const evenRows = (space: RoomSpace, standing: readonly Standing[], piece: string): readonly Row[] => {
+export const evenRows = (space: RoomSpace, standing: readonly Standing[], piece: string): readonly EvenRow[] => {
   const mine = standing.find(({ placed }) => placed.piece === piece);
   if (!mine) return [];
   const print = printOf(mine.body.whole, space);
@@ -117,7 +122,7 @@ export const evenRows = (space: RoomSpace, standing: readonly Standing[], piece:
       .sort((a, b) => a.print.min[axis] - b.print.min[axis]);
     const [first, last] = [row[0] as (typeof row)[number], row.at(-1) as (typeof row)[number]];
     const sizes = row.reduce((sum, each) => sum + each.print.max[axis] - each.print.min[axis], 0);
-    const spread = (from: number, gap: number): readonly Placed[] => {
+    const spread = (from: number, gap: number): readonly Placement[] => {
       let at = from;
       return row.map(({ placed, print: own }) => {
         const by = Math.round(at - own.min[axis]);
@@ -125,7 +130,7 @@ export const evenRows = (space: RoomSpace, standing: readonly Standing[], piece:
         return axis === 0 ? { ...placed, x: dollUm(placed.x + by) } : { ...placed, z: dollUm(placed.z + by) };
       });
     };
-    const rows = (ends: Row['ends'], from: number, to: number, gaps: number): readonly Row[] => {
+    const rows = (ends: EvenRow['ends'], from: number, to: number, gaps: number): readonly EvenRow[] => {
       const gap = (to - from - sizes) / gaps;
       const start = ends === 'walls' ? from + gap : from;
       return gap >= 0 ? [{ along: axis === 0 ? 'x' : 'z', ends, gap: Math.round(gap), placed: spread(start, gap) }] : [];

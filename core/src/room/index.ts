@@ -1,11 +1,11 @@
-export { type Elevation, elevationOf, placeAt, type SeenThing, seenAt } from './elevation.ts';
+export { elevationOf, placeAt, type SeenThing, seenAt, type WallElevation } from './elevation.ts';
 export { freePlace } from './freePlace.ts';
-export { evenRows, type Gap, gapsOf, type Row, withGap } from './gaps.ts';
-export { type Judged as LayoutJudged, judgeLayout, shares } from './judge.ts';
-export { type Layout, layoutOf, layoutSchema, type Placed } from './layout.ts';
+export { type EvenRow, evenRows, type Gap, gapsOf, withGap } from './gaps.ts';
+export { type JudgedRoom as LayoutJudged, judgeLayout, shares } from './judge.ts';
+export { layoutOf, layoutSchema, type Placement, type RoomLayout } from './layout.ts';
 export { besideIt, type Standing, standAt } from './place.ts';
-export { type Seam, seamsOf, shownOn } from './seams.ts';
+export { shownOn, type WallJoint, wallJointsOf } from './seams.ts';
 export { footprintOf, snapped, snappedTo } from './snap.ts';
 export { lengthOf, pointOn, type RoomSide, type RoomSpace, spaceOf } from './space.ts';
 export { goesInto, type Stored, storedOf } from './store.ts';
-export { type Way, wayThrough } from './way.ts';
+export { type WalkField, wayThrough } from './way.ts';

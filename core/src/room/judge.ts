@@ -5,7 +5,7 @@ import type { Standing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
 /** What is wrong with how a room is arranged, by the ids of pieces. */
-export type Judged = {
+export type JudgedRoom = {
   /** Two pieces that share volume; the room's own shell is named by an empty text. */
   readonly clashes: readonly (readonly [string, string])[];
   /** Pieces that stand outside the clear plan. */
@@ -68,7 +68,7 @@ const within = ([x, z]: Point, [mx, mz]: Point): Point => [x + Math.sign(mx - x)
 /** Judges an arrangement.
  *  Shape: room, things where they stand → what clashes, stands outside, hangs free, does not open. Moving one thing asks again only about the pairs
  *  that it is part of: the others are remembered. */
-export const judgeLayout = (space: RoomSpace, standing: readonly Standing[]): Judged => {
+export const judgeLayout = (space: RoomSpace, standing: readonly Standing[]): JudgedRoom => {
   const pairs = standing.flatMap((one, index) => [
     ...(shares(one.body, space.shell) ? [[one.placed.piece, ''] as const] : []),
     ...standing

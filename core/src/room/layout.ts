@@ -4,21 +4,21 @@ import { type DollUm, dollField, UM } from '../measure/index.ts';
 
 /** Where a piece stands or hangs in a room: the middle of the floor it covers, from the clear room's back left corner to the right and towards the
  *  viewer; how far above the floor; how it is turned, in degrees, to the left as seen from above. */
-export type Placed = { readonly piece: string; readonly x: DollUm; readonly z: DollUm; readonly up: DollUm; readonly turn: number };
+export type Placement = { readonly piece: string; readonly x: DollUm; readonly z: DollUm; readonly up: DollUm; readonly turn: number };
 
 /** A way to arrange a room: several may be kept side by side, and one is the one that counts. */
-export type Layout = {
+export type RoomLayout = {
   readonly id: string;
   readonly name: string;
   /** The piece that is the room's shell. */
   readonly room: string;
   readonly chosen: boolean;
-  readonly placed: readonly Placed[];
+  readonly placed: readonly Placement[];
 };
 
 const at = dollField({ min: -5 * UM.m, max: 5 * UM.m });
 
-export const layoutSchema: z.ZodType<Layout> = z.strictObject({
+export const layoutSchema: z.ZodType<RoomLayout> = z.strictObject({
   id: textField(60, 1),
   name: textField(40, 1).default('A'),
   room: textField(80, 1),
@@ -35,8 +35,8 @@ export const layoutSchema: z.ZodType<Layout> = z.strictObject({
     )
     .max(200)
     .default([]),
-}) as unknown as z.ZodType<Layout>;
+}) as unknown as z.ZodType<RoomLayout>;
 
 /** The layout that counts of a room: the one that was chosen, else its first. */
-export const layoutOf = (layouts: readonly Layout[], room: string): Layout | undefined =>
+export const layoutOf = (layouts: readonly RoomLayout[], room: string): RoomLayout | undefined =>
   layouts.find((layout) => layout.room === room && layout.chosen) ?? layouts.find((layout) => layout.room === room);

@@ -1,7 +1,7 @@
 // µm, doll size. Pieces moved and turned to where they stand in a room.
 import { type Assembly, around, type Boxed, boxed, boxOf, type Motion, movedMotion, type Part } from '../assembly/index.ts';
 import { add, minus, movedPose, turnUpright, type Vec3 } from '../shape/index.ts';
-import type { Placed } from './layout.ts';
+import type { Placement } from './layout.ts';
 import type { RoomSpace } from './space.ts';
 
 /** A turn about the upright axis through a point, which then comes to another. */
@@ -27,7 +27,7 @@ const reachOf = (assembly: Assembly): Boxed['whole'] => {
 };
 
 /** How an assembly comes to its place: it turns about the middle of the floor that it covers, and that comes to the place. */
-const moveTo = (assembly: Assembly, { x, z, up, turn }: Placed, { corner }: RoomSpace): Move => {
+const moveTo = (assembly: Assembly, { x, z, up, turn }: Placement, { corner }: RoomSpace): Move => {
   const { min, max } = reachOf(assembly);
   const from: Vec3 = [(min[0] + max[0]) / 2, min[1], (min[2] + max[2]) / 2];
   const quarter = turn % 180 === 90;
@@ -39,16 +39,16 @@ const moveTo = (assembly: Assembly, { x, z, up, turn }: Placed, { corner }: Room
 };
 
 /** Parts that belong to a piece, as they lie in the room where it stands: what nobody has made, like the room that legs take before a seat. */
-export const besideIt = (assembly: Assembly, placed: Placed, space: RoomSpace, parts: readonly Part[]): Boxed => {
+export const besideIt = (assembly: Assembly, placed: Placement, space: RoomSpace, parts: readonly Part[]): Boxed => {
   const { turn, from, to } = moveTo(assembly, placed, space);
   return boxed(parts.map((part): Part => ({ ...part, pose: movedPose(part.pose, turn, from, to) })));
 };
 
 /** A piece where it stands: its parts in the room's space with their boxes, and what turns or slides of it. */
-export type Standing = { readonly placed: Placed; readonly body: Boxed; readonly motions: readonly Motion[]; readonly size: Vec3 };
+export type Standing = { readonly placed: Placement; readonly body: Boxed; readonly motions: readonly Motion[]; readonly size: Vec3 };
 
 /** Puts a piece where it was placed. */
-export const standAt = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing => {
+export const standAt = (assembly: Assembly, placed: Placement, space: RoomSpace): Standing => {
   const { turn, from, to } = moveTo(assembly, placed, space);
   const { min, max } = reachOf(assembly);
   return {

@@ -11,7 +11,7 @@ import {
   freePlace,
   goesInto,
   judgeLayout,
-  type Placed,
+  type Placement,
   type RoomSpace,
   snapped,
   standAt,
@@ -21,7 +21,7 @@ import {
 
 const { space } = roomOf(500, 400);
 const box = built(preset('box', { width: mm(100), height: mm(60), depth: mm(50) }));
-const stand = (placed: Placed, assembly = box, where = space) => standAt(assembly, placed, where);
+const stand = (placed: Placement, assembly = box, where = space) => standAt(assembly, placed, where);
 
 describe('where things stand', () => {
   it('the middle of the floor that they cover is where they were put, on the floor, however they are turned', () => {

@@ -5,7 +5,7 @@ import type { Standing } from './place.ts';
 import { lengthOf, pointOn, type RoomSide, type RoomSpace } from './space.ts';
 
 /** A field of squares over the plan: true where the middle of the doll can be. */
-export type Way = {
+export type WalkField = {
   readonly cell: number;
   readonly columns: number;
   readonly rows: number;
@@ -156,7 +156,7 @@ const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
 /** The doll's way through a room.
  *  Shape: room, things, body → squares where she can be and where she comes to, and the pieces that she cannot come up to. A room that is shut on all sides
  *  is entered from above: every free square counts as reached. */
-export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body: Body): Way => {
+export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body: Body): WalkField => {
   const field = fieldOf(space.ring);
   const { cell, columns, rows } = field;
   const empty = emptyRoom(space, field, body.shoulderBreadth / 2);

@@ -1,3 +1,3 @@
 /** Closed outlines by name. Apart from what draws them, which needs the clipper. */
 export const FIGURES = ['rectangle', 'rounded', 'circle', 'polygon', 'star', 'heart', 'cloud', 'crown', 'arch'] as const;
-export type Figure = (typeof FIGURES)[number];
+export type OutlineName = (typeof FIGURES)[number];

@@ -1,5 +1,5 @@
 // µm. Closed outlines by name, each filling a box of the size that is asked for; curves are flattened to within 0.01 mm.
-import type { Figure } from './figureNames.ts';
+import type { OutlineName } from './figureNames.ts';
 import { boardWithEdge, CHORD_ERROR, ellipseRing } from './outlines.ts';
 import { bounds, type Point, type Ring, rectRing } from './plane.ts';
 import { merged } from './regions.ts';
@@ -94,7 +94,7 @@ const crownRing = (width: number, height: number, spikes: number): Ring => {
 };
 
 /** An outline by its name, lower left corner of its box at the origin, counter-clockwise. */
-export const figureRing = (figure: Figure, { width, height, corners, round }: FigureSize): Ring => {
+export const figureRing = (figure: OutlineName, { width, height, corners, round }: FigureSize): Ring => {
   const filled = (ring: Ring): Ring => filling(ring, width, height);
   switch (figure) {
     case 'rectangle':

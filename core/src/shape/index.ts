@@ -1,5 +1,5 @@
 export { intersection } from './clip.ts';
-export { FIGURES, type Figure } from './figureNames.ts';
+export { FIGURES, type OutlineName } from './figureNames.ts';
 export { figureRing } from './figures.ts';
 export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
 export { boardWithEdge, chordsOf, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';

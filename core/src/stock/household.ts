@@ -67,7 +67,7 @@ export const HOUSE_THINGS: readonly HouseThing[] = [
 ];
 
 /** What a recipe asks for: what it is for, what shapes will do, and its size. */
-export type Wanted = { readonly as: string; readonly shapes: readonly ThingShape[]; readonly across: number; readonly high: number };
+export type StandIn = { readonly as: string; readonly shapes: readonly ThingShape[]; readonly across: number; readonly high: number };
 
 /** By how much a thing may be off and still pass for another: a quarter. Common practice, no source. */
 export const PASSES = 0.25;
@@ -75,7 +75,7 @@ export const PASSES = 0.25;
 const meets = ([least, most]: Range, wanted: number): boolean => most >= wanted * (1 - PASSES) && least <= wanted * (1 + PASSES);
 
 /** Things from the house that are near enough in shape and size, the nearest first. What has a length that is cut only needs to be long enough. */
-export const standInsFor = ({ shapes, across, high }: Wanted): readonly HouseThing[] => {
+export const standInsFor = ({ shapes, across, high }: StandIn): readonly HouseThing[] => {
   const off = ({ across: [least, most] }: HouseThing): number => (across < least ? least - across : across > most ? across - most : 0);
   return HOUSE_THINGS.filter((each) => shapes.includes(each.shape) && meets(each.across, across) && meets(each.high, high)).sort(
     (a, b) => off(a) - off(b),

@@ -22,7 +22,7 @@ export {
   MOST_CLOTHS,
   type Scrap,
 } from './cloth.ts';
-export { HOUSE_THINGS, type HouseThing, PASSES, standInsFor, THING_SHAPES, type ThingShape, type Wanted } from './household.ts';
+export { HOUSE_THINGS, type HouseThing, PASSES, type StandIn, standInsFor, THING_SHAPES, type ThingShape } from './household.ts';
 export { OBJECT_NAMES, type ObjectName, STANDING_OBJECTS, type StandingObject } from './objects.ts';
 export {
   type Margins,

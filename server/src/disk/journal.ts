@@ -13,13 +13,13 @@ export type Numbered<E> = { readonly number: number; readonly entry: E };
 export type Damage = { readonly segment: string; readonly from: number; readonly bytes: number; readonly kind: 'torn' | 'damaged' };
 
 /** Numbers that are missing between two entries. */
-export type Gap = { readonly from: number; readonly to: number };
+export type JournalGap = { readonly from: number; readonly to: number };
 
 /** What was found: `entries` in the order of their numbers, and the chain of the last one, on which the next is hung. */
 export type JournalRead<E> = {
   readonly entries: readonly Numbered<E>[];
   readonly damage: readonly Damage[];
-  readonly gaps: readonly Gap[];
+  readonly gaps: readonly JournalGap[];
   /** Entries that do not follow the one before them although their numbers do: two histories are mixed. */
   readonly unchained: readonly number[];
   readonly chain: string;
@@ -142,7 +142,7 @@ export const readJournal = <E>(directory: string, after = 0): JournalRead<E> => 
   const byNumber = new Map<number, Line<E>>();
   for (const { lines } of read) for (const line of lines) byNumber.set(line.numbered.number, line);
   const all = [...byNumber.values()].sort((a, b) => a.numbered.number - b.numbered.number);
-  const gaps: Gap[] = [];
+  const gaps: JournalGap[] = [];
   const unchained: number[] = [];
   all.forEach((line, index) => {
     const before = all[index - 1];

@@ -18,7 +18,7 @@ import {
 import { noticed } from './desk.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { coverNotesThere, deriveThere, layOutThere, Stopped, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
+import { coverNotesThere, deriveThere, layOutThere, StoppedSearch, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
 
 whenTooLong(() => {
   store.dispatch(
@@ -53,7 +53,7 @@ const deriveNewest = onNewest(
   async (from, dispatch) => {
     dispatch(derived({ ...(await deriveThere(from)), from }));
   },
-  (problem, dispatch) => dispatch(problem instanceof Stopped ? derivingStopped() : derivationFailed()),
+  (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? derivingStopped() : derivationFailed()),
 );
 
 const layOutNewest = onNewest(
@@ -64,7 +64,7 @@ const layOutNewest = onNewest(
     const best = layouts.map((layout) => remembered.find(({ key }) => key === layout.key) ?? layout);
     dispatch(laidOut({ layouts: best, sticks, from }));
   },
-  (problem, dispatch) => dispatch(problem instanceof Stopped ? layOutStopped() : derivationFailed()),
+  (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? layOutStopped() : derivationFailed()),
 );
 
 /** Who needs the machine for something else turns the search off in this browser; the browser tests do. It is still made when it is asked for by hand. */
@@ -121,7 +121,7 @@ const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
       if (getState().derived.layoutsFrom === from) dispatch(searched(found));
       await lookAtCoverings(from, getState, dispatch);
     } catch (problem) {
-      dispatch(problem instanceof Stopped ? searchEnded() : derivationFailed());
+      dispatch(problem instanceof StoppedSearch ? searchEnded() : derivationFailed());
     }
   }, PAUSE_MS);
 };

@@ -29,7 +29,7 @@ export {
   useSet,
   useUnits,
 } from './hooks.ts';
-export { type Aside, dropAside, listAside, unsentSets } from './keep.ts';
+export { dropAside, type KeptAside, listAside, unsentSets } from './keep.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';
 export { hearOthers } from './others.ts';
@@ -50,7 +50,7 @@ export {
   pictureThere,
   plotThere,
   readyToPrint,
-  Stopped,
+  StoppedSearch,
   stopDeriving,
   stopPress,
   testPageThere,

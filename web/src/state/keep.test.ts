@@ -3,6 +3,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { createStore } from 'idb-keyval';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
+  type DraftPlaces,
   dropAside,
   findHeld,
   findKept,
@@ -12,7 +13,6 @@ import {
   keepAtOnce,
   letGo,
   listAside,
-  type Places,
   putAside,
   unsentSets,
 } from './keep.ts';
@@ -39,7 +39,7 @@ const places = (room = Number.POSITIVE_INFINITY, hasStore = true) => {
   };
   globalThis.indexedDB = new IDBFactory();
   const store = hasStore ? createStore('parlor', 'kept') : null;
-  const here: Places = {
+  const here: DraftPlaces = {
     local: () => local,
     store: () => {
       if (!store) throw new DOMException('not here', 'SecurityError');
@@ -49,7 +49,7 @@ const places = (room = Number.POSITIVE_INFINITY, hasStore = true) => {
   return { items, here };
 };
 
-let here: Places;
+let here: DraftPlaces;
 let items: Map<string, string>;
 beforeEach(() => {
   ({ here, items } = places());
@@ -108,7 +108,7 @@ describe('what is kept in the browser', () => {
       [],
     ]);
     await forget('attic', 'tab', none.here);
-    const forbidden: Places = {
+    const forbidden: DraftPlaces = {
       store: none.here.store,
       local: () => {
         throw new DOMException('not here', 'SecurityError');

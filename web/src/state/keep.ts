@@ -5,13 +5,19 @@ import type { SetDocument } from '@parlor/core/set';
 import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval';
 
 /** A document that the server does not have yet, the revision it was made from, and when it was kept (milliseconds). */
-export type Kept = { readonly basedOn: number; readonly document: SetDocument; readonly at: number };
+export type KeptDraft = { readonly basedOn: number; readonly document: SetDocument; readonly at: number };
 
 /** What was found of a page; its document has not passed a door yet. */
 export type Found = { readonly tab: string; readonly basedOn: number; readonly document: unknown; readonly at: number };
 
 /** What was put aside: a document that could not be read, or that the server did not have when it was looked for. */
-export type Aside = { readonly key: string; readonly id: string; readonly name: string; readonly at: number; readonly document: unknown };
+export type KeptAside = {
+  readonly key: string;
+  readonly id: string;
+  readonly name: string;
+  readonly at: number;
+  readonly document: unknown;
+};
 
 /** The last save of a set that was acknowledged here: it is offered when the server has lost it. */
 export type Held = { readonly revision: number; readonly document: unknown; readonly at: number };
@@ -24,10 +30,10 @@ const keyOf = (id: string, tab: string): string => `${BEFORE}${id}/${tab}`;
 type Local = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
 /** Where it is kept: a store with room for large sets, and a small one that can be written the moment before a page goes. */
-export type Places = { readonly store: () => UseStore; readonly local: () => Local };
+export type DraftPlaces = { readonly store: () => UseStore; readonly local: () => Local };
 
 let opened: UseStore | undefined;
-const here: Places = {
+const here: DraftPlaces = {
   store: () => {
     opened ??= createStore('parlor', 'kept');
     return opened;
@@ -45,7 +51,7 @@ const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
 };
 
 /** Keeps a document in the small store, which is done when this returns; false when there is no room or it is not allowed. */
-export const keepAtOnce = (id: string, tab: string, kept: Kept, { local } = here): boolean => {
+export const keepAtOnce = (id: string, tab: string, kept: KeptDraft, { local } = here): boolean => {
   try {
     local().setItem(keyOf(id, tab), JSON.stringify(kept));
     return true;
@@ -55,7 +61,7 @@ export const keepAtOnce = (id: string, tab: string, kept: Kept, { local } = here
 };
 
 /** Keeps a document; false when the browser has no room or does not allow it. */
-export const keep = async (id: string, tab: string, kept: Kept, places = here): Promise<boolean> =>
+export const keep = async (id: string, tab: string, kept: KeptDraft, places = here): Promise<boolean> =>
   (await quietly(() => set(keyOf(id, tab), kept, places.store()).then(() => true), false)) || keepAtOnce(id, tab, kept, places);
 
 const forgetLocal = (key: string, local: () => Local): void => {
@@ -87,7 +93,7 @@ const readLocal = (key: string, tab: string, local: () => Local): Found | null =
 
 const later = (one: Found | null, other: Found | null): Found | null => (!one || (other && other.at > one.at) ? other : one);
 
-const readKept = async (id: string, tab: string, { store, local }: Places): Promise<Found | null> => {
+const readKept = async (id: string, tab: string, { store, local }: DraftPlaces): Promise<Found | null> => {
   const large = await quietly(async () => asFound(tab, await get(keyOf(id, tab), store())), null);
   return later(large, readLocal(keyOf(id, tab), tab, local));
 };
@@ -102,7 +108,7 @@ const localKeys = (local: () => Local): readonly string[] => {
 };
 
 /** Every key in both stores. */
-const allKeys = async ({ store, local }: Places): Promise<readonly string[]> => {
+const allKeys = async ({ store, local }: DraftPlaces): Promise<readonly string[]> => {
   const large = await quietly(async () => (await entries(store())).map(([key]) => String(key)), []);
   return [...new Set([...large, ...localKeys(local)])];
 };
@@ -141,8 +147,8 @@ export const putAside = async (id: string, found: Found, places = here): Promise
 };
 
 /** What was put aside, the newest first. */
-export const listAside = async (places = here): Promise<readonly Aside[]> => {
-  const found = await quietly(() => entries<string, Omit<Aside, 'key'>>(places.store()), []);
+export const listAside = async (places = here): Promise<readonly KeptAside[]> => {
+  const found = await quietly(() => entries<string, Omit<KeptAside, 'key'>>(places.store()), []);
   return found.flatMap(([key, aside]) => (key.startsWith(ASIDE) ? [{ ...aside, key }] : [])).sort((a, b) => b.at - a.at);
 };
 

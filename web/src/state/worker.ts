@@ -4,7 +4,7 @@ import '../noEval.ts';
 import type { Order } from '@parlor/core/assembly';
 import { type Solver, solverFrom } from '@parlor/core/cut';
 import { type OpeningForm, openingFor, type Room, type WallOpening, type WhichWall } from '@parlor/core/piece';
-import type { Bed, ReadPlot, Trial } from '@parlor/core/plot';
+import type { MachineBed, ReadPlot, Trial } from '@parlor/core/plot';
 import { boardsSvg, type Page, planPages, testPage } from '@parlor/core/print';
 import {
   arrangedFindings,
@@ -28,6 +28,7 @@ import {
   makeUp,
   meansOf,
   orderOfPiece,
+  type PagesWanted,
   type PaperNeed,
   type Piece,
   pageRulesOf,
@@ -41,7 +42,6 @@ import {
   searchOf,
   suited,
   templatesOf,
-  type Wanted,
 } from '@parlor/core/set';
 import { expose, transfer } from 'comlink';
 import { pdfOf, picturesOn, readyWriter, widthsOf } from './writing.ts';
@@ -208,7 +208,7 @@ const work = {
     return transfer(bytes, [bytes.buffer]);
   },
   /** Makes up the pages that are wanted, and keeps them under a number to be written. */
-  pages: (number: number, document: SetDocument, wanted: Wanted): PagesReply => {
+  pages: (number: number, document: SetDocument, wanted: PagesWanted): PagesReply => {
     const { pages, findings } = makeUp(document, deriveAnew(document), wanted, coverings);
     laidOut = { number, pages, title: document.name };
     return { made: number, pages: pages.map(({ marks: _, correction: __, ...page }) => page), findings };
@@ -246,7 +246,7 @@ const work = {
   },
   /** Templates and papers laid on the beds of a cutting machine, as the files that go to it; templates as often as there are parts (`copies`), or
    *  once. */
-  plot: async (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> => {
+  plot: async (document: SetDocument, wanted: PagesWanted, bed: MachineBed, format: PlotFormat, copies: boolean): Promise<PlotReply> => {
     const { layOnBeds, paperCutout, plotDxf, plotSvg, templateCutout } = await import('@parlor/core/plot');
     const derived = deriveAnew(document);
     const templates = wanted.what === 'coverings' ? [] : templatesOf(document, derived, wanted);
@@ -258,7 +258,7 @@ const work = {
     return { files: beds.map((each) => ({ text: write(each), tags: each.tags })), tooLarge };
   },
   /** What a machine with such a bed makes of a file; or why it makes nothing. */
-  tryPlot: async (text: string, format: PlotFormat, bed: Pick<Bed, 'width' | 'height'>): Promise<TrialReply> => {
+  tryPlot: async (text: string, format: PlotFormat, bed: Pick<MachineBed, 'width' | 'height'>): Promise<TrialReply> => {
     const { readDxfPlot, readSvgPlot, tryPlot } = await import('@parlor/core/plot');
     const read = format === 'svg' ? readSvgPlot(text) : readDxfPlot(text);
     if (!read.ok) return { problem: read.error };

@@ -1,6 +1,6 @@
 import type { Order } from '@parlor/core/assembly';
 import type { OpeningForm, Room, WallOpening, WhichWall } from '@parlor/core/piece';
-import type { Bed } from '@parlor/core/plot';
+import type { MachineBed } from '@parlor/core/plot';
 import type { Habit } from '@parlor/core/print';
 import type {
   BoardLayout,
@@ -10,12 +10,12 @@ import type {
   Finding,
   GoodPaper,
   Instead,
+  PagesWanted,
   Piece,
   RuleFit,
   SetDocument,
   StickPlan,
   Suited,
-  Wanted,
 } from '@parlor/core/set';
 import type { PaperName } from '@parlor/core/stock';
 import { proxy, type Remote, wrap } from 'comlink';
@@ -23,7 +23,7 @@ import type { Lens } from './lens.ts';
 import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, PlotFormat, PlotReply, SearchReply, TrialReply, Work } from './worker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it, or it took longer than anybody waits. */
-export class Stopped extends Error {}
+export class StoppedSearch extends Error {}
 
 let tooLong = (): void => undefined;
 
@@ -38,7 +38,7 @@ const MOST_SECONDS = 180;
 type Bench = {
   readonly worker: Worker;
   readonly hand: Remote<Work>;
-  readonly stop: (problem: Stopped) => void;
+  readonly stop: (problem: StoppedSearch) => void;
   readonly stopped: Promise<never>;
 };
 
@@ -59,7 +59,7 @@ const hire = (when: 'now' | 'when needed', seconds = MOST_SECONDS) => {
   let bench: Bench | null = when === 'now' ? setUp() : null;
   const stop = (): void => {
     bench?.worker.terminate();
-    bench?.stop(new Stopped());
+    bench?.stop(new StoppedSearch());
     bench = null;
   };
   return {
@@ -93,7 +93,7 @@ const newestOnly = <A, T>(ask: (about: A) => Promise<T>): ((about: A) => Promise
   let turn: Promise<unknown> = Promise.resolve();
   return (about) => {
     newest = about;
-    const answer = turn.then(() => (newest === about ? ask(about) : Promise.reject(new Stopped())));
+    const answer = turn.then(() => (newest === about ? ask(about) : Promise.reject(new StoppedSearch())));
     turn = answer.catch(() => undefined);
     return answer;
   };
@@ -200,7 +200,7 @@ export const boardsThere = (document: SetDocument, layouts: readonly BoardLayout
 export const boardPagesThere = (document: SetDocument, layouts: readonly BoardLayout[]): Promise<Uint8Array<ArrayBuffer>> =>
   press.ask((hand) => hand.boardPages(document, layouts));
 
-type Asked = { readonly made: number; readonly document: SetDocument; readonly wanted: Wanted };
+type Asked = { readonly made: number; readonly document: SetDocument; readonly wanted: PagesWanted };
 /** The pages that were asked for last: who was stopped has forgotten them, and makes them up again. */
 let asked: Asked | undefined;
 
@@ -209,7 +209,7 @@ const makeUpThere = newestOnly(
 );
 
 /** Makes up pages; they stay with whoever made them, to be written page by page. */
-export const pagesThere = (document: SetDocument, wanted: Wanted): Promise<PagesReply> => {
+export const pagesThere = (document: SetDocument, wanted: PagesWanted): Promise<PagesReply> => {
   const made = (asked?.made ?? 0) + 1;
   asked = { made, document, wanted };
   return makeUpThere(asked);
@@ -241,11 +241,16 @@ export const writtenThere = (
 ): Promise<Uint8Array<ArrayBuffer> | null> => withPages(made, (hand) => hand[format](made, which, proxy(onPage)));
 
 /** Files for a cutting machine with such a bed. */
-export const plotThere = (document: SetDocument, wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean): Promise<PlotReply> =>
-  press.ask((hand) => hand.plot(document, wanted, bed, format, copies));
+export const plotThere = (
+  document: SetDocument,
+  wanted: PagesWanted,
+  bed: MachineBed,
+  format: PlotFormat,
+  copies: boolean,
+): Promise<PlotReply> => press.ask((hand) => hand.plot(document, wanted, bed, format, copies));
 
 /** What such a machine makes of a file. */
-export const triedThere = (text: string, format: PlotFormat, bed: Pick<Bed, 'width' | 'height'>): Promise<TrialReply> =>
+export const triedThere = (text: string, format: PlotFormat, bed: Pick<MachineBed, 'width' | 'height'>): Promise<TrialReply> =>
   press.ask<TrialReply>((hand) => hand.tryPlot(text, format, bed));
 
 export const zipThere = (files: readonly { readonly name: string; readonly text: string }[]): Promise<Uint8Array<ArrayBuffer>> =>

@@ -1,13 +1,13 @@
-import { type Drawing, fillOf } from './drawings.ts';
+import { fillOf, type ShownDrawing } from './drawings.ts';
 
 type Props = {
-  readonly drawings: readonly Drawing[];
+  readonly drawings: readonly ShownDrawing[];
   readonly line?: string;
   /** How much of a part hides what is behind it; clear sheets hide little when left out. */
-  readonly opacityOf?: (drawing: Drawing) => number;
+  readonly opacityOf?: (drawing: ShownDrawing) => number;
 };
 
-const clearOnly = ({ clear }: Drawing): number => (clear ? 0.35 : 1);
+const clearOnly = ({ clear }: ShownDrawing): number => (clear ? 0.35 : 1);
 
 /** Parts as they are drawn, nearest last. */
 export const Drawn = ({ drawings, line = 'var(--ink)', opacityOf = clearOnly }: Props) =>

@@ -4,7 +4,7 @@ import type { Vec3 } from '@parlor/core/shape';
 import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { Cloth } from './clothes.ts';
+import type { ClothLook } from './clothes.ts';
 import { cx } from './cx.ts';
 import {
   addDrapes,
@@ -16,8 +16,8 @@ import {
   type Foretaste,
   foretell,
   light,
-  type Model,
   pullApart,
+  type SceneModel,
   seeThrough,
   showAll,
   showStep,
@@ -40,7 +40,7 @@ type Props = {
   /** Cloth that hangs and lies there. */
   readonly drapes?: readonly Drape[] | undefined;
   /** What it wears; without it parts are coloured by what they are. */
-  readonly clothes?: readonly Cloth[] | undefined;
+  readonly clothes?: readonly ClothLook[] | undefined;
   /** Hears where a part was touched: its index, and the point in µm. */
   readonly onTouch?: ((part: number, at: Vec3) => void) | undefined;
   /** What a touch on a part will put on it; it is seen at once, and what is worked out follows. */
@@ -52,7 +52,7 @@ type Stage = {
   readonly renderer: WebGLRenderer;
   readonly camera: PerspectiveCamera;
   readonly controls: OrbitControls;
-  model: Model | null;
+  model: SceneModel | null;
   /** What is freed once what took its place is drawn: so the card keeps the programs that both are drawn by, which take long to make. */
   past: readonly (() => void)[];
   /** Whether it was turned by hand: then it is not turned back. */

@@ -17,7 +17,7 @@ import {
 import { drawLook } from './lookCanvas.ts';
 
 /** One finish on one face. */
-export type Cloth = {
+export type ClothLook = {
   readonly part: number;
   readonly positions: Float32Array;
   readonly uvs: Float32Array;
@@ -137,7 +137,7 @@ export const clothesOf = (
   { surfaces, worn }: Pick<Covering, 'surfaces' | 'worn'>,
   looks: ReadonlyMap<string, Look>,
   came: number,
-): readonly Cloth[] => {
+): readonly ClothLook[] => {
   const dressed = surfaces.flatMap((surface, index): readonly Dressed[] => {
     const wear = worn[index];
     const part = assembly.parts[surface.part];
@@ -159,7 +159,7 @@ export const clothesOf = (
     windows.set(key, around(each.corners, windows.get(key)));
   });
   const pictures = new Map<string, { readonly window: Rect; readonly canvas: HTMLCanvasElement }>();
-  return shown.map((each, index): Cloth => {
+  return shown.map((each, index): ClothLook => {
     const { surface, wear, corners } = each;
     const key = keyOf(each, index);
     const look = looks.get(wear.finish ?? '') as Look;

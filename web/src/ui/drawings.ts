@@ -6,7 +6,7 @@ export const SIGHTS = ['front', 'side', 'top'] as const;
 export type SightName = (typeof SIGHTS)[number];
 
 /** A part as it is drawn: a path in millimetres, y down from the floor (or from the back, seen from above), and the box round it. */
-export type Drawing = {
+export type ShownDrawing = {
   readonly index: number;
   readonly role: Role;
   readonly clear: boolean;
@@ -54,7 +54,7 @@ const pathOf = (rings: readonly Ring[], dx: number): string =>
   rings.map((ring) => `M${ring.map(([x, y]) => `${(x - dx) / 1000} ${-y / 1000}`).join('L')}Z`).join('');
 
 /** What is seen, nearest last, from where the piece's own left edge is nought. */
-export const drawnFrom = (parts: readonly Part[], sight: SightName): readonly Drawing[] => {
+export const drawnFrom = (parts: readonly Part[], sight: SightName): readonly ShownDrawing[] => {
   const look = LOOKS[sight];
   const seen = parts.map((part, index) => {
     const rings = ringsOf(part, look);
@@ -113,9 +113,9 @@ const FILLS: Partial<Record<Role, string>> = {
 };
 
 /** How each role is painted. */
-export const fillOf = ({ role, clear }: Pick<Drawing, 'role' | 'clear'>): string =>
+export const fillOf = ({ role, clear }: Pick<ShownDrawing, 'role' | 'clear'>): string =>
   clear ? 'var(--lilac)' : (FILLS[role] ?? 'var(--leaf)');
 
 /** Doors and glass let what is behind them be guessed. */
-export const opacityOf = ({ role, clear }: Pick<Drawing, 'role' | 'clear'>): number =>
+export const opacityOf = ({ role, clear }: Pick<ShownDrawing, 'role' | 'clear'>): number =>
   clear ? 0.35 : role === 'door' || role === 'border' || role === 'front' ? 0.72 : 1;

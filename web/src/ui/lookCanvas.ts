@@ -1,5 +1,5 @@
 // Draws looks on canvases, from the very patterns that are printed.
-import { fillsOf, type Look, paintTones, placesOf, type SignFace, type SignLook } from '@parlor/core/cover';
+import { fillsOf, type Look, paintTones, picturePlacements, type SignFace, type SignLook } from '@parlor/core/cover';
 import { fittedWords } from '@parlor/core/print';
 import type { Rect } from '@parlor/core/shape';
 import { pictureImage } from './pictures.ts';
@@ -47,7 +47,7 @@ const drawPicture = (pen: CanvasRenderingContext2D, look: Look & { kind: 'pictur
   const image = pictureImage(look.picture.id);
   if (!image) return;
   const at = ([x, y]: readonly [number, number]) => [(x - window.x0) * scale, (window.y1 - y) * scale] as const;
-  for (const { matrix, clip } of placesOf(look, window, fit)) {
+  for (const { matrix, clip } of picturePlacements(look, window, fit)) {
     pen.save();
     pen.beginPath();
     for (const point of clip) pen.lineTo(...at(point));

@@ -1,7 +1,7 @@
 import { derive, readSet } from '@parlor/core/set';
 import { type BufferGeometry, type Mesh, type MeshLambertMaterial, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import type { Cloth } from './clothes.ts';
+import type { ClothLook } from './clothes.ts';
 import {
   buildModel,
   type Colours,
@@ -9,8 +9,8 @@ import {
   dressModel,
   foretell,
   light,
-  type Model,
   pullApart,
+  type SceneModel,
   seeThrough,
   showAll,
   showStep,
@@ -42,7 +42,7 @@ const bookcase = () => {
 const made = bookcase();
 const { parts, outside } = made.assembly;
 const size = new Vector3(...outside.max).divideScalar(1000);
-const modelOf = (plain = true): Model => buildModel(parts, made.tags, size, 290_000, COLOURS, plain);
+const modelOf = (plain = true): SceneModel => buildModel(parts, made.tags, size, 290_000, COLOURS, plain);
 const left = parts.findIndex(({ name }) => name === 'left side');
 
 /** The area of all triangles of a shape, in mm². */
@@ -57,10 +57,10 @@ const areaOf = (shape: BufferGeometry): number => {
   return sum;
 };
 
-const wornOn = (model: Model, part: number) =>
+const wornOn = (model: SceneModel, part: number) =>
   (model.bodies[part]?.group.children ?? []).filter(({ name }) => name === 'worn') as Mesh<BufferGeometry, MeshLambertMaterial>[];
 
-const clothOn = (part: number): Cloth => ({
+const clothOn = (part: number): ClothLook => ({
   part,
   positions: Float32Array.from([0, 0, 0, 10, 0, 0, 0, 10, 0]),
   uvs: Float32Array.from([0, 0, 1, 0, 0, 1]),

@@ -26,7 +26,7 @@ import {
   Vector2,
   Vector3,
 } from 'three';
-import type { Cloth } from './clothes.ts';
+import type { ClothLook } from './clothes.ts';
 
 export type Colours = {
   readonly leaf: string;
@@ -100,7 +100,7 @@ const colourOf = (part: Part, colours: Colours): string => {
 const opacityOf = (part: Part): number => (part.stuff === 'clear' ? 0.3 : BLUSH.has(part.role) ? 0.88 : 1);
 
 /** A part's solid with its tag, where it stands and which way it is pulled apart. */
-export type Body = {
+export type SceneBody = {
   readonly group: Group;
   readonly tag: string;
   readonly mesh: Mesh<BufferGeometry, MeshLambertMaterial>;
@@ -115,7 +115,7 @@ const middleOf = (part: Part): Vector3 => {
   return sum.divideScalar(ring.length * 1000);
 };
 
-const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours, plain: boolean): Body => {
+const bodyOf = (part: Part, tag: string, centre: Vector3, colours: Colours, plain: boolean): SceneBody => {
   const solid = solidOf(part);
   const colour = plain && part.stuff === 'board' ? colours.leaf : colourOf(part, colours);
   const opacity = plain && part.stuff !== 'clear' ? 1 : opacityOf(part);
@@ -137,7 +137,7 @@ const figure = (heightUm: number, colours: Colours): Mesh => {
   return new Mesh(solid, new MeshLambertMaterial({ color: colours.lilac }));
 };
 
-export type Model = { readonly scene: Scene; readonly bodies: readonly Body[]; readonly size: Vector3; readonly middle: Vector3 };
+export type SceneModel = { readonly scene: Scene; readonly bodies: readonly SceneBody[]; readonly size: Vector3; readonly middle: Vector3 };
 
 /** Builds the scene of a piece with the doll's figure standing to its right, or where she is in a room (mm); `plain` shows all board alike, as it is bought. */
 export const buildModel = (
@@ -148,7 +148,7 @@ export const buildModel = (
   colours: Colours,
   plain = false,
   dollAt: readonly [number, number, number] | null = null,
-): Model => {
+): SceneModel => {
   const scene = new Scene();
   const centre = size.clone().multiplyScalar(0.5);
   const bodies = parts.map((part, index) => bodyOf(part, tags[index] ?? '', centre, colours, plain));
@@ -169,7 +169,7 @@ export const buildModel = (
 export type Drape = { readonly corners: Float32Array; readonly triangles: readonly number[]; readonly colour: string };
 
 /** Puts cloth into a scene. */
-export const addDrapes = ({ scene }: Model, drapes: readonly Drape[]): void => {
+export const addDrapes = ({ scene }: SceneModel, drapes: readonly Drape[]): void => {
   for (const { corners, triangles, colour } of drapes) {
     const shape = new BufferGeometry();
     shape.setAttribute('position', new BufferAttribute(corners, 3));
@@ -180,12 +180,12 @@ export const addDrapes = ({ scene }: Model, drapes: readonly Drape[]): void => {
 };
 
 /** Pulls the parts apart: 0 stands assembled, 1 lies well clear of one another. */
-export const pullApart = (model: Model, amount: number): void => {
+export const pullApart = (model: SceneModel, amount: number): void => {
   for (const { group, away } of model.bodies) group.position.copy(away).multiplyScalar(amount * 0.75);
 };
 
 /** Lets everything be seen through, or only what is glass and doors. */
-export const seeThrough = (model: Model, on: boolean): void => {
+export const seeThrough = (model: SceneModel, on: boolean): void => {
   for (const { mesh, opacity } of model.bodies) {
     const now = on ? Math.min(opacity, 0.22) : opacity;
     mesh.material.transparent = now < 1;
@@ -197,7 +197,7 @@ export const seeThrough = (model: Model, on: boolean): void => {
 
 /** Shows the piece, or what of it is made apart, as far as it has been put together: the parts before the step in their places, those of
  *  the step on their way (0 far off, 1 there), the others not yet. */
-export const showStep = (model: Model, steps: readonly OrderStep[], step: number, share: number): void => {
+export const showStep = (model: SceneModel, steps: readonly OrderStep[], step: number, share: number): void => {
   const reach = Math.max(model.size.x, model.size.y, model.size.z) * 0.45;
   model.bodies.forEach(({ group }) => {
     group.visible = false;
@@ -214,19 +214,19 @@ export const showStep = (model: Model, steps: readonly OrderStep[], step: number
 };
 
 /** Shows every part again. */
-export const showAll = (model: Model): void => {
+export const showAll = (model: SceneModel): void => {
   for (const { group } of model.bodies) group.visible = true;
 };
 
 /** Lights the parts of a tag. */
-export const light = (model: Model, tag: string | null, colours: Colours): void => {
+export const light = (model: SceneModel, tag: string | null, colours: Colours): void => {
   for (const body of model.bodies) body.mesh.material.color.set(body.tag === tag ? colours.sprig : body.colour);
 };
 
 /** Names what was put on a model, so that it can be taken off again. */
 const WORN = 'worn';
 
-const undress = ({ bodies }: Model): readonly Mesh<BufferGeometry, MeshLambertMaterial>[] =>
+const undress = ({ bodies }: SceneModel): readonly Mesh<BufferGeometry, MeshLambertMaterial>[] =>
   bodies.flatMap(({ group }) => {
     const worn = group.children.filter(({ name }) => name === WORN) as Mesh<BufferGeometry, MeshLambertMaterial>[];
     group.remove(...worn);
@@ -249,7 +249,7 @@ const inPlane = (solid: BufferGeometry, normal: Vector3, point: Vector3): Buffer
 };
 
 /** Shows it in front of what is worn there. The next clothes take its place. */
-export const foretell = ({ bodies }: Model, part: number, normal: Vector3, point: Vector3, { colour, on }: Foretaste): void => {
+export const foretell = ({ bodies }: SceneModel, part: number, normal: Vector3, point: Vector3, { colour, on }: Foretaste): void => {
   for (const index of on === 'face' ? [part] : on) {
     const body = bodies[index];
     if (!body) continue;
@@ -278,7 +278,7 @@ const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
 
 /** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. Gives what frees the clothes worn
  *  before: to be called once the new ones are drawn, for as long as they are there the graphics card keeps the programs that both are drawn by. */
-export const dressModel = (model: Model, clothes: readonly Cloth[]): (() => void) => {
+export const dressModel = (model: SceneModel, clothes: readonly ClothLook[]): (() => void) => {
   const before = undress(model);
   const now = new Set<unknown>();
   for (const { part, positions, uvs, canvas, colour } of clothes) {
@@ -304,7 +304,7 @@ export const dressModel = (model: Model, clothes: readonly Cloth[]): (() => void
 };
 
 /** Gives the memory of a scene back. */
-export const dispose = ({ scene }: Model): void => {
+export const dispose = ({ scene }: SceneModel): void => {
   scene.traverse((object) => {
     if (!(object instanceof Mesh) && !(object instanceof LineSegments)) return;
     object.geometry.dispose();

@@ -4,7 +4,7 @@ import { type Box, boxOf, type Part, type Role, upperOf } from '@parlor/core/ass
 import { cross, dot, minus, normalOf, type Point, type Region, type Ring, toSpace, unit, type Vec3 } from '@parlor/core/shape';
 
 /** A face to paint: a path in millimetres, y down, and how light falls on it: 0 dark to 1 light. */
-export type Face = {
+export type PictureFace = {
   readonly path: string;
   readonly role: Role;
   readonly clear: boolean;
@@ -13,8 +13,8 @@ export type Face = {
   readonly as: 'face' | 'facet' | 'line';
 };
 
-export type Picture = {
-  readonly faces: readonly Face[];
+export type PartPicture = {
+  readonly faces: readonly PictureFace[];
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -29,7 +29,7 @@ const seen = (at: Vec3): Point => [dot(at, ACROSS) / 1000, -dot(at, UP) / 1000];
 
 const lightOf = (normal: Vec3): number => 0.62 + 0.38 * Math.max(0, dot(normal, unit([-0.3, 1, 0.6])));
 
-type Painted = { readonly rings: readonly (readonly Vec3[])[]; readonly light: number; readonly as: Face['as'] };
+type Painted = { readonly rings: readonly (readonly Vec3[])[]; readonly light: number; readonly as: PictureFace['as'] };
 
 /** Outlines with more points than this are curves, whose facets show no edges. */
 const CURVE = 12;
@@ -117,8 +117,8 @@ const path = (rings: readonly (readonly Vec3[])[], open: boolean): string =>
     .join('');
 
 /** Facets beside one another that are about as light, and lines beside one another, are painted as one. */
-const together = (faces: readonly Face[]): readonly Face[] => {
-  const found: Face[] = [];
+const together = (faces: readonly PictureFace[]): readonly PictureFace[] => {
+  const found: PictureFace[] = [];
   for (const face of faces) {
     const last = found.at(-1);
     const alike = last && last.as === face.as && face.as !== 'face' && Math.abs(last.light - face.light) < 0.02;
@@ -129,12 +129,18 @@ const together = (faces: readonly Face[]): readonly Face[] => {
 };
 
 /** The picture of a piece. */
-export const pictureOf = (parts: readonly Part[]): Picture => {
+export const pictureOf = (parts: readonly Part[]): PartPicture => {
   const order = painted(parts.map(boxOf));
   const faces = order.flatMap((index) => {
     const part = parts[index] as Part;
     return facesOf(part).map(
-      ({ rings, light, as }): Face => ({ path: path(rings, as === 'line'), role: part.role, clear: part.stuff === 'clear', light, as }),
+      ({ rings, light, as }): PictureFace => ({
+        path: path(rings, as === 'line'),
+        role: part.role,
+        clear: part.stuff === 'clear',
+        light,
+        as,
+      }),
     );
   });
   const points = parts.flatMap((part) => {

@@ -1,16 +1,16 @@
 // What each pattern is, as data: its sizes and inks, how it repeats. How it is drawn stands in `drawings.ts`, which whoever only decides does not need.
-import { from, type Pattern, type Sizes, size } from './pattern.ts';
+import { from, type PatternSizes, type SurfacePattern, size } from './pattern.ts';
 
 const BRICK = 'BS EN 771-1, usual format 215 × 102.5 × 65 mm, recalled from memory';
 const JOINT = 'coursing 225 × 75 mm: joint 10 mm (BS EN 771-1 usual format, recalled from memory)';
 
-const of = (sizes: Sizes, key: string): number => sizes[key] as number;
-const courseOf = (sizes: Sizes): number => of(sizes, 'height') + of(sizes, 'joint');
-const stepOf = (sizes: Sizes): number => of(sizes, 'length') + of(sizes, 'joint');
-const everyOther = (sizes: Sizes) => ({ x: stepOf(sizes), y: 2 * courseOf(sizes) });
+const of = (sizes: PatternSizes, key: string): number => sizes[key] as number;
+const courseOf = (sizes: PatternSizes): number => of(sizes, 'height') + of(sizes, 'joint');
+const stepOf = (sizes: PatternSizes): number => of(sizes, 'length') + of(sizes, 'joint');
+const everyOther = (sizes: PatternSizes) => ({ x: stepOf(sizes), y: 2 * courseOf(sizes) });
 const never = () => null;
 
-const brick = (name: string, length: string, usual: number, repeat: Pattern['repeat']): Pattern => ({
+const brick = (name: string, length: string, usual: number, repeat: SurfacePattern['repeat']): SurfacePattern => ({
   made: 'areas',
   label: `brick, ${name}`,
   words: 'bricks wall',
@@ -29,7 +29,14 @@ const brick = (name: string, length: string, usual: number, repeat: Pattern['rep
   isDirected: true,
 });
 
-const tile = (label: string, words: string, across: number, up: number, kind: Pattern['kind'], repeat: Pattern['repeat']): Pattern => ({
+const tile = (
+  label: string,
+  words: string,
+  across: number,
+  up: number,
+  kind: SurfacePattern['kind'],
+  repeat: SurfacePattern['repeat'],
+): SurfacePattern => ({
   made: 'areas',
   label,
   words,
@@ -49,12 +56,12 @@ const tile = (label: string, words: string, across: number, up: number, kind: Pa
 });
 
 /** The side of a square of blocks: a whole number of widths, with their joints. */
-export const blockSide = (sizes: Sizes): number => blocksIn(sizes) * (of(sizes, 'width') + of(sizes, 'joint'));
+export const blockSide = (sizes: PatternSizes): number => blocksIn(sizes) * (of(sizes, 'width') + of(sizes, 'joint'));
 
 /** How many blocks side by side are as long as one. */
-export const blocksIn = (sizes: Sizes): number => Math.max(2, Math.round(of(sizes, 'length') / of(sizes, 'width')));
+export const blocksIn = (sizes: PatternSizes): number => Math.max(2, Math.round(of(sizes, 'length') / of(sizes, 'width')));
 
-const blocks = (label: string, words: string, course: Pattern['course'], isDirected: boolean): Pattern => ({
+const blocks = (label: string, words: string, course: SurfacePattern['course'], isDirected: boolean): SurfacePattern => ({
   made: 'areas',
   label,
   words,
@@ -73,10 +80,11 @@ const blocks = (label: string, words: string, course: Pattern['course'], isDirec
   isDirected,
 });
 
-type Rest = Pick<Pattern, 'label' | 'words' | 'sizes' | 'inks' | 'repeat' | 'isDirected'> & Partial<Pick<Pattern, 'kind' | 'course'>>;
+type Rest = Pick<SurfacePattern, 'label' | 'words' | 'sizes' | 'inks' | 'repeat' | 'isDirected'> &
+  Partial<Pick<SurfacePattern, 'kind' | 'course'>>;
 
-const paper = (rest: Rest): Pattern => ({ made: 'areas', kind: 'paper', course: null, ...rest });
-const tones = (rest: Omit<Rest, 'repeat'>): Pattern => ({ made: 'tones', kind: 'stone', course: null, repeat: never, ...rest });
+const paper = (rest: Rest): SurfacePattern => ({ made: 'areas', kind: 'paper', course: null, ...rest });
+const tones = (rest: Omit<Rest, 'repeat'>): SurfacePattern => ({ made: 'tones', kind: 'stone', course: null, repeat: never, ...rest });
 
 const onGround = (label: string, usual: string) => [
   { label: 'ground', usual: '#fbf7ee' },
@@ -86,7 +94,7 @@ const darkAndLight = (dark: string, light: string) => [
   { label: 'dark', usual: dark },
   { label: 'light', usual: light },
 ];
-const square = (key: string, times: number) => (sizes: Sizes) => ({ x: times * of(sizes, key), y: times * of(sizes, key) });
+const square = (key: string, times: number) => (sizes: PatternSizes) => ({ x: times * of(sizes, key), y: times * of(sizes, key) });
 
 const ALL = {
   'running bond': brick('running bond', 'length of a brick', 215, everyOther),
@@ -113,7 +121,7 @@ const ALL = {
       { label: 'light tiles', usual: '#f3f1ea' },
       { label: 'dark tiles', usual: '#3a3540' },
     ],
-    course: (sizes: Sizes) => of(sizes, 'side') + of(sizes, 'joint'),
+    course: (sizes: PatternSizes) => of(sizes, 'side') + of(sizes, 'joint'),
   },
   herringbone: blocks('herringbone', 'parquet zigzag floor blocks', null, true),
   'basket weave': blocks('basket weave', 'parquet floor blocks', blockSide, false),
@@ -132,7 +140,7 @@ const ALL = {
       { label: 'boards', usual: '#b58a5f' },
     ],
     repeat: never,
-    course: (sizes: Sizes) => of(sizes, 'width'),
+    course: (sizes: PatternSizes) => of(sizes, 'width'),
     isDirected: true,
   },
   'tongue and groove': {
@@ -158,8 +166,8 @@ const ALL = {
       moulding: size('moulding', 18, 4, 80),
     },
     inks: [{ label: 'wood', usual: '#e9e2d2' }],
-    repeat: (sizes: Sizes) => ({ x: of(sizes, 'width'), y: of(sizes, 'height') }),
-    course: (sizes: Sizes) => of(sizes, 'height'),
+    repeat: (sizes: PatternSizes) => ({ x: of(sizes, 'width'), y: of(sizes, 'height') }),
+    course: (sizes: PatternSizes) => of(sizes, 'height'),
     isDirected: true,
   },
   stripes: paper({
@@ -282,11 +290,11 @@ const ALL = {
     inks: darkAndLight('#7c8aa0', '#c5cedb'),
     isDirected: false,
   }),
-} as const satisfies Readonly<Record<string, Pattern>>;
+} as const satisfies Readonly<Record<string, SurfacePattern>>;
 
 export type PatternName = keyof typeof ALL;
 
 /** Every pattern by its name. */
-export const PATTERNS: Readonly<Record<PatternName, Pattern>> = ALL;
+export const PATTERNS: Readonly<Record<PatternName, SurfacePattern>> = ALL;
 
 export const PATTERN_NAMES = Object.keys(ALL) as [PatternName, ...PatternName[]];

@@ -1,10 +1,10 @@
 // Bricks and tiles. µm, doll size.
 import type { Rect, Ring } from '../../shape/index.ts';
 import { blocksIn } from './catalogue.ts';
-import { chance, type DrawAreas, gathered, ground, rect, regular, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
+import { chance, type DrawAreas, gathered, ground, type PatternSizes, rect, regular, stepsOver, type Tint, toneAt } from './pattern.ts';
 
 /** Rows of equal blocks, every other one shifted by a share of the step. The first joint lies half below the origin's line. */
-const rows = ({ length, height, joint }: Sizes, shift: number, window: Rect, seed: number, most: number) => {
+const rows = ({ length, height, joint }: PatternSizes, shift: number, window: Rect, seed: number, most: number) => {
   const [l, h, j] = [length as number, height as number, joint as number];
   const [step, course] = [l + j, h + j];
   return stepsOver(window.y0, window.y1, course).flatMap((row) => {
@@ -24,7 +24,7 @@ const bond =
 
 /** Blocks n times as long as they are wide, laid in zigzag. In units of the width a lying block stands at (k, k) and an upright one at
  *  (k − 1, k), and both again after every step of (1, 1) and of (n, −n). */
-const zigzag = (sizes: Sizes, window: Rect, seed: number) => {
+const zigzag = (sizes: PatternSizes, window: Rect, seed: number) => {
   const [w, j] = [sizes.width as number, sizes.joint as number];
   const unit = w + j;
   const n = blocksIn(sizes);
@@ -51,7 +51,7 @@ const zigzag = (sizes: Sizes, window: Rect, seed: number) => {
 };
 
 /** Squares of n slats side by side, every other one turned. */
-const weave = (sizes: Sizes, window: Rect, seed: number) => {
+const weave = (sizes: PatternSizes, window: Rect, seed: number) => {
   const [w, j] = [sizes.width as number, sizes.joint as number];
   const unit = w + j;
   const n = blocksIn(sizes);
@@ -70,7 +70,7 @@ const weave = (sizes: Sizes, window: Rect, seed: number) => {
   );
 };
 
-const chequered = (sizes: Sizes, window: Rect) => {
+const chequered = (sizes: PatternSizes, window: Rect) => {
   const [side, j] = [sizes.side as number, sizes.joint as number];
   const unit = side + j;
   return stepsOver(window.y0, window.y1, unit).flatMap((row) =>
@@ -82,7 +82,7 @@ const chequered = (sizes: Sizes, window: Rect) => {
 };
 
 /** Hexagons that stand on a corner: rows are √3/2 of a step apart. */
-const hexagons = (sizes: Sizes, window: Rect, seed: number) => {
+const hexagons = (sizes: PatternSizes, window: Rect, seed: number) => {
   const [flat, j] = [sizes.side as number, sizes.joint as number];
   const step = flat + j;
   const rise = (step * Math.sqrt(3)) / 2;

@@ -21,10 +21,10 @@ export type PatternSize = {
 export type PatternInk = { readonly label: string; readonly usual: string };
 
 /** Sizes by name, at doll size. */
-export type Sizes = Readonly<Record<string, number>>;
+export type PatternSizes = Readonly<Record<string, number>>;
 
 /** What a pattern is, without how it is drawn. */
-export type Pattern = {
+export type SurfacePattern = {
   /** Of areas, each in one colour; or of tones that run from the first ink to the last. */
   readonly made: 'areas' | 'tones';
   readonly label: string;
@@ -34,18 +34,18 @@ export type Pattern = {
   readonly sizes: Readonly<Record<string, PatternSize>>;
   readonly inks: readonly PatternInk[];
   /** After how much the pattern begins anew, across and up; null where it never does. */
-  readonly repeat: (sizes: Sizes) => { readonly x: number; readonly y: number } | null;
+  readonly repeat: (sizes: PatternSizes) => { readonly x: number; readonly y: number } | null;
   /** The size of which a whole number should fit a height: a course, a tile, a board; null where none need. */
-  readonly course: ((sizes: Sizes) => number) | null;
+  readonly course: ((sizes: PatternSizes) => number) | null;
   /** Whether it shows when it is laid on its side. */
   readonly isDirected: boolean;
 };
 
 /** Fills a window all over with areas; what stands out of it is cut off by whoever asked. */
-export type DrawAreas = (sizes: Sizes, window: Rect, seed: number) => readonly Fill[];
+export type DrawAreas = (sizes: PatternSizes, window: Rect, seed: number) => readonly Fill[];
 
 /** Fills `into` with tones from 0 to 255, row by row from the top, one number for each pixel of `pixel` µm. */
-export type PaintTones = (sizes: Sizes, window: Rect, pixel: number, seed: number, into: Uint8Array) => void;
+export type PaintTones = (sizes: PatternSizes, window: Rect, pixel: number, seed: number, into: Uint8Array) => void;
 
 export const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
   [x0, y0],

@@ -1,6 +1,18 @@
 // Wallpapers, cloths and terrazzo. µm, doll size.
 import type { Point, Rect, Ring } from '../../shape/index.ts';
-import { chance, type DrawAreas, type Fill, gathered, ground, rect, regular, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
+import {
+  chance,
+  type DrawAreas,
+  type Fill,
+  gathered,
+  ground,
+  type PatternSizes,
+  rect,
+  regular,
+  stepsOver,
+  type Tint,
+  toneAt,
+} from './pattern.ts';
 
 type Figure = { readonly tint: Tint; readonly ring: Ring };
 
@@ -17,7 +29,7 @@ const bands = (window: Rect, step: number, spans: readonly (readonly [number, nu
   );
 };
 
-const gingham = ({ check }: Sizes, window: Rect): readonly Fill[] => {
+const gingham = ({ check }: PatternSizes, window: Rect): readonly Fill[] => {
   const c = check as number;
   const half: Tint = { ink: 1, mix: { ink: 0, share: 0.5 } };
   const crossings = stepsOver(window.y0, window.y1, 2 * c).flatMap((row) =>
@@ -44,7 +56,7 @@ const SETT: readonly (readonly [number, number, number])[] = [
   [0.78, 0.82, 3],
 ];
 
-const plaid = ({ sett }: Sizes, window: Rect): readonly Fill[] => {
+const plaid = ({ sett }: PatternSizes, window: Rect): readonly Fill[] => {
   const s = sett as number;
   const threads = (share: number) => SETT.map(([a, b, ink]) => [a * s, b * s, { ink, mix: { ink: 0, share } }] as const);
   const crossings = stepsOver(window.y0, window.y1, s).flatMap((row) =>
@@ -120,7 +132,7 @@ const sprig = (cx: number, cy: number, tall: number, angle: number): readonly Fi
   return [stem, ...leaves, ...flower, put(regular(0, 0, tall * 0.05, 8), 0, tall * 0.24, 0, { ink: 2, tone: -0.3 })];
 };
 
-const sprigs = ({ across, up, tall }: Sizes, window: Rect, seed: number): readonly Fill[] => [
+const sprigs = ({ across, up, tall }: PatternSizes, window: Rect, seed: number): readonly Fill[] => [
   ground(window),
   ...gathered(
     halfDrop(window, across as number, up as number, tall as number, (cx, cy, column, row) =>
@@ -146,7 +158,7 @@ const ornament = (cx: number, cy: number, wide: number, tall: number, share: num
   ];
 };
 
-const damask = ({ across, up }: Sizes, window: Rect): readonly Fill[] => {
+const damask = ({ across, up }: PatternSizes, window: Rect): readonly Fill[] => {
   const [x, y] = [across as number, up as number];
   const one: Tint = { ink: 1 };
   const other: Tint = { ink: 0 };
@@ -177,7 +189,7 @@ const damask = ({ across, up }: Sizes, window: Rect): readonly Fill[] => {
 };
 
 /** Chips by chance, a few to each cell of a grid, none so large that it reaches beyond the cells beside its own. */
-const chips = ({ chip, apart }: Sizes, window: Rect, seed: number): readonly Figure[] => {
+const chips = ({ chip, apart }: PatternSizes, window: Rect, seed: number): readonly Figure[] => {
   const cell = apart as number;
   return stepsOver(window.y0 - cell, window.y1 + cell, cell).flatMap((row) =>
     stepsOver(window.x0 - cell, window.x1 + cell, cell).map((column) => {
@@ -195,7 +207,7 @@ const chips = ({ chip, apart }: Sizes, window: Rect, seed: number): readonly Fig
   );
 };
 
-const dots = ({ dot, apart }: Sizes, window: Rect): readonly Figure[] => {
+const dots = ({ dot, apart }: PatternSizes, window: Rect): readonly Figure[] => {
   const step = apart as number;
   return halfDrop(window, step, step, step, (cx, cy) => [{ tint: { ink: 1 }, ring: regular(cx, cy, (dot as number) / 2, 20) }]);
 };

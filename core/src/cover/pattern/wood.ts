@@ -1,6 +1,6 @@
 // Boards: floors, panelling. µm, doll size.
 import type { Rect, Ring } from '../../shape/index.ts';
-import { chance, type DrawAreas, type Fill, gathered, ground, rect, type Sizes, stepsOver, type Tint, toneAt } from './pattern.ts';
+import { chance, type DrawAreas, type Fill, gathered, ground, type PatternSizes, rect, stepsOver, type Tint, toneAt } from './pattern.ts';
 
 type Figure = { readonly tint: Tint; readonly ring: Ring };
 
@@ -12,7 +12,7 @@ const staggered = (row: number, length: number, seed: number): number => {
   return share * length;
 };
 
-const planks = (sizes: Sizes, window: Rect, seed: number): readonly Figure[] => {
+const planks = (sizes: PatternSizes, window: Rect, seed: number): readonly Figure[] => {
   const [w, l, g] = [sizes.width as number, sizes.length as number, sizes.gap as number];
   return stepsOver(window.y0, window.y1, w).flatMap((row) => {
     const offset = staggered(row, l, seed);
@@ -24,7 +24,7 @@ const planks = (sizes: Sizes, window: Rect, seed: number): readonly Figure[] => 
 };
 
 /** Boards with a groove between: a dark line on its one side, a light one on its other, as the light falls. */
-const grooved = (sizes: Sizes, window: Rect): readonly Fill[] => {
+const grooved = (sizes: PatternSizes, window: Rect): readonly Fill[] => {
   const [w, g] = [sizes.width as number, sizes.groove as number];
   const upright = (x0: number, x1: number, tone: number): Figure => ({
     tint: { ink: 0, tone },
@@ -74,7 +74,7 @@ const moulding = (x0: number, y0: number, x1: number, y1: number, wide: number, 
 };
 
 /** Panels in a frame: the moulding falls to the field, and the field rises again by its own bevel. */
-const panelled = (sizes: Sizes, window: Rect): readonly Fill[] => {
+const panelled = (sizes: PatternSizes, window: Rect): readonly Fill[] => {
   const [w, h, s, m] = [sizes.width as number, sizes.height as number, sizes.frame as number, sizes.moulding as number];
   const figures = stepsOver(window.y0, window.y1, h).flatMap((row) =>
     stepsOver(window.x0, window.x1, w).flatMap((column) => {

@@ -16,7 +16,7 @@ import { convexPieces, type NoFit, noFit } from './convex.ts';
 
 /** `kind` is equal for equal figures; `area` is what they cover. `outer` are convex pieces of what it keeps others from when it comes from
  *  outside, its openings filled; `pieces` leave the openings open. */
-export type Figure = {
+export type NestFigure = {
   readonly kind: string;
   readonly width: number;
   readonly height: number;
@@ -30,10 +30,10 @@ export type Figure = {
 
 /** Makes figures of parts, each shape and each way of lying once. */
 export type Figures = {
-  readonly of: (item: CutItem, lie: Lie) => Figure;
-  readonly ofLot: (lot: Lot, turn: Quarters) => Figure;
+  readonly of: (item: CutItem, lie: Lie) => NestFigure;
+  readonly ofLot: (lot: Lot, turn: Quarters) => NestFigure;
   /** Where a moving figure may not lie, the other standing at the origin, with its openings open or filled. */
-  readonly noFit: (standing: Figure, moving: Figure, openings: 'open' | 'filled') => NoFit;
+  readonly noFit: (standing: NestFigure, moving: NestFigure, openings: 'open' | 'filled') => NoFit;
 };
 
 /** Shape: parts by id, knife gap in µm → figures of them. */
@@ -108,9 +108,9 @@ export const newFigures = (items: ReadonlyMap<string, CutItem>, gap: number): Fi
 
 /** Several figures, each by its lower left corner, as one. */
 export const together = (
-  list: readonly { readonly figure: Figure; readonly x: number; readonly y: number }[],
+  list: readonly { readonly figure: NestFigure; readonly x: number; readonly y: number }[],
   size: { readonly width: number; readonly height: number },
-): Figure => ({
+): NestFigure => ({
   kind: list.map(({ figure, x, y }) => `${figure.kind} ${x} ${y}`).join('; '),
   ...size,
   area: list.reduce((sum, { figure }) => sum + figure.area, 0),

@@ -3,7 +3,7 @@ import { difference, FillRule } from 'clipper2-ts';
 import { type Point, rectRing } from '../../shape/index.ts';
 import { type CutItem, type Placement, single } from '../lots.ts';
 import { toPaths } from './convex.ts';
-import { type Figure, type Figures, newFigures } from './figure.ts';
+import { type Figures, type NestFigure, newFigures } from './figure.ts';
 import { waysOf } from './share.ts';
 
 type Size = { readonly width: number; readonly height: number };
@@ -15,7 +15,7 @@ export type Outlined = { readonly item: CutItem; readonly placement: Placement }
 export type NestedSheet = { readonly kind: number; readonly room: Size; readonly parts: readonly Outlined[] };
 
 /** A part in work: as it lies, its lower left corner. */
-type Nested = { readonly item: CutItem; readonly figure: Figure; readonly x: number; readonly y: number };
+type Nested = { readonly item: CutItem; readonly figure: NestFigure; readonly x: number; readonly y: number };
 type Working = { readonly sheet: NestedSheet; readonly lots: readonly Nested[] };
 
 /** What a search may use: numbers from 0 up to 1, and whether it may go on. */
@@ -25,7 +25,7 @@ export type NestEffort = { readonly random: () => number; readonly goOn: () => b
 const MOST_PLACES = 1_500;
 
 /** Where a figure may lie on a sheet clear of all others: the lowest place, or the leftmost. */
-const placeOn = (room: Size, lots: readonly Nested[], figure: Figure, figures: Figures, upwards: boolean): Point | undefined => {
+const placeOn = (room: Size, lots: readonly Nested[], figure: NestFigure, figures: Figures, upwards: boolean): Point | undefined => {
   const [most, high] = [room.width - figure.width, room.height - figure.height];
   if (most < 0 || high < 0) return undefined;
   const barred = lots.flatMap(({ figure: standing, x, y }) => {
@@ -48,7 +48,7 @@ const placeOn = (room: Size, lots: readonly Nested[], figure: Figure, figures: F
   return best;
 };
 
-const areaOf = (lots: readonly { readonly figure: Figure }[]): number => lots.reduce((sum, { figure }) => sum + figure.area, 0);
+const areaOf = (lots: readonly { readonly figure: NestFigure }[]): number => lots.reduce((sum, { figure }) => sum + figure.area, 0);
 
 /** Tries to do without one of the sheets, by outlines.
  *  Shape: sheets with what lies on them → the others with all of it, or undefined. `spared` is the sheet to do without.
@@ -69,15 +69,15 @@ export const nestFreely = (
   const open = { parts: sortedByArea(inWork(spared).lots) };
   const room = now.reduce((sum, { sheet }) => sum + sheet.room.width * sheet.room.height, 0);
   if (areaOf([...now.flatMap(({ lots }) => lots), ...open.parts]) > room) return undefined;
-  const ways = new Map<CutItem, readonly Figure[]>();
-  const waysFor = (item: CutItem): readonly Figure[] => {
+  const ways = new Map<CutItem, readonly NestFigure[]>();
+  const waysFor = (item: CutItem): readonly NestFigure[] => {
     const known = ways.get(item) ?? waysOf(single(item), items, figures);
     ways.set(item, known);
     return known;
   };
   let places = 0;
   const lay = ({ sheet, lots }: Working, item: CutItem, upwards: boolean): Working | undefined => {
-    if (areaOf(lots) + (waysFor(item)[0] as Figure).area > sheet.room.width * sheet.room.height) return undefined;
+    if (areaOf(lots) + (waysFor(item)[0] as NestFigure).area > sheet.room.width * sheet.room.height) return undefined;
     let best: { readonly nested: Nested; readonly score: number } | undefined;
     for (const figure of waysFor(item)) {
       places += 1;

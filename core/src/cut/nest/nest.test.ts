@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import Module, { type CrossSection } from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { boardWithEdge, ellipseRing, lain, type Region, type Ring, rectRing } from '../../shape/index.ts';
-import { type CutItem, type Layout, layOut } from '../index.ts';
+import { type CutItem, type CutLayout, layOut } from '../index.ts';
 import { kind, rules, searching } from '../searching.testing.ts';
 
 const kernel = await Module();
@@ -48,7 +48,11 @@ const ring = (id: string, outer: number, inner: number): CutItem =>
 const panel = (id: string, width: number, height: number): CutItem => ({ id, width, height, lies: 'either' });
 
 /** A part where it lies, by the solid kernel, which shares no code with the nesting. */
-const solidOf = (region: Region, item: CutItem, { x, y, turn, mirrored }: Layout['sheets'][number]['placements'][number]): CrossSection => {
+const solidOf = (
+  region: Region,
+  item: CutItem,
+  { x, y, turn, mirrored }: CutLayout['sheets'][number]['placements'][number],
+): CrossSection => {
   const place = lain(item, { turn, mirrored });
   const rings = [region.outline, ...region.holes].map((each) =>
     each.map((point): [number, number] => [...place(point)] as [number, number]),
@@ -57,7 +61,7 @@ const solidOf = (region: Region, item: CutItem, { x, y, turn, mirrored }: Layout
 };
 
 /** What may be wrong: parts over the edge or nearer to each other than the gap (less what rounding takes), parts lost or laid twice. */
-const faults = (items: readonly CutItem[], layout: Layout, gap: number): readonly string[] => {
+const faults = (items: readonly CutItem[], layout: CutLayout, gap: number): readonly string[] => {
   const laid = layout.sheets.flatMap(({ placements }) => placements.map(({ id }) => id));
   const lost = items.filter(({ id }) => laid.filter((each) => each === id).length !== 1 && !layout.tooLarge.includes(id));
   return [

@@ -3,7 +3,7 @@
 import { type Point, type Quarters, type Ring, ringArea } from '../../shape/index.ts';
 import { type CutItem, type Lot, single } from '../lots.ts';
 import { isInside, type NoFit } from './convex.ts';
-import { type Figure, type Figures, newFigures, together } from './figure.ts';
+import { type Figures, type NestFigure, newFigures, together } from './figure.ts';
 
 type Size = { readonly width: number; readonly height: number };
 
@@ -19,13 +19,13 @@ const MOST_TRIES = 3_000;
 
 const rectangleOf = ({ width, height }: Size, gap: number): number => (width + gap) * (height + gap);
 
-const waste = (figure: Figure): number => figure.width * figure.height - figure.area;
+const waste = (figure: NestFigure): number => figure.width * figure.height - figure.area;
 
 /** What a figure leaves of its rectangle to others beside it: not its openings. */
-const corners = ({ width, height, outer }: Figure): number => width * height - outer.reduce((sum, ring) => sum + ringArea(ring), 0);
+const corners = ({ width, height, outer }: NestFigure): number => width * height - outer.reduce((sum, ring) => sum + ringArea(ring), 0);
 
 /** All ways in which a lot may lie; of what lies alike in several the first. */
-export const waysOf = (lot: Lot, items: ReadonlyMap<string, CutItem>, figures: Figures): readonly Figure[] => {
+export const waysOf = (lot: Lot, items: ReadonlyMap<string, CutItem>, figures: Figures): readonly NestFigure[] => {
   const flips = lot.members.length === 1 && items.get(lot.members[0]?.id ?? '')?.flips === true;
   const turns: readonly Quarters[] = lot.turns ? [0, 1, 2, 3] : [0, 2];
   const ways = turns.flatMap((turn) => {
@@ -73,12 +73,12 @@ const offsets = function* ({ rings }: NoFit, a: Size, b: Size): Generator<Point>
   }
 };
 
-type Joint = { readonly figure: Figure; readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+type Joint = { readonly figure: NestFigure; readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 
 /** The smallest rectangle round two figures, the first standing; undefined when it is larger than every sheet. */
 const jointOf = (
-  a: Figure,
-  ways: readonly Figure[],
+  a: NestFigure,
+  ways: readonly NestFigure[],
   figures: Figures,
   rooms: readonly Size[],
   turns: boolean,
@@ -98,7 +98,7 @@ const jointOf = (
   return best;
 };
 
-const tied = (a: Figure, { figure, x, y, width, height }: Joint, turns: boolean): Lot => {
+const tied = (a: NestFigure, { figure, x, y, width, height }: Joint, turns: boolean): Lot => {
   const whole = together(
     [
       { figure: a, x: Math.max(0, -x), y: Math.max(0, -y) },
@@ -109,7 +109,7 @@ const tied = (a: Figure, { figure, x, y, width, height }: Joint, turns: boolean)
   return { id: whole.members.map(({ id }) => id).join(' + '), width, height, turns, members: whole.members };
 };
 
-type Class = { readonly figure: Figure; readonly lots: Lot[] };
+type Class = { readonly figure: NestFigure; readonly lots: Lot[] };
 
 /** Lots of one shape together, as they lie first. */
 const classesOf = (lots: readonly Lot[], figures: Figures): readonly Class[] => {
@@ -160,11 +160,16 @@ const pairUp = (lots: readonly Lot[], items: ReadonlyMap<string, CutItem>, figur
 };
 
 /** The figure of another lot of the same shape, lying as the one that was tried. */
-const renamed = (figure: Figure, lot: Lot, items: ReadonlyMap<string, CutItem>, figures: Figures): Figure =>
+const renamed = (figure: NestFigure, lot: Lot, items: ReadonlyMap<string, CutItem>, figures: Figures): NestFigure =>
   waysOf(lot, items, figures).find(({ kind }) => kind === figure.kind) ?? figure;
 
 /** Where a guest may lie in a host's rectangle, clear of all that lies there: the lowest place, then the leftmost. */
-const placeIn = (host: Figure, inside: readonly { figure: Figure; x: number; y: number }[], guest: Figure, figures: Figures) => {
+const placeIn = (
+  host: NestFigure,
+  inside: readonly { figure: NestFigure; x: number; y: number }[],
+  guest: NestFigure,
+  figures: Figures,
+) => {
   const [most, high] = [host.width - guest.width, host.height - guest.height];
   if (most < 0 || high < 0) return undefined;
   const barred = inside.map(({ figure, x, y }) => {
@@ -180,14 +185,14 @@ const placeIn = (host: Figure, inside: readonly { figure: Figure; x: number; y: 
 };
 
 /** Whether one figure is small enough for an opening of another, or for what is left at its corners. */
-const mayHold = (host: Figure, { width, height, area }: Figure): boolean =>
+const mayHold = (host: NestFigure, { width, height, area }: NestFigure): boolean =>
   area <= corners(host) ||
   host.openings.some(([across, along]) => (width <= across && height <= along) || (height <= across && width <= along));
 
 /** Lays small lots into what large ones leave open in their rectangles: openings, notches, corners. */
 const takeIn = (lots: readonly Lot[], items: ReadonlyMap<string, CutItem>, figures: Figures): readonly Lot[] => {
   const figure = new Map(lots.map((lot) => [lot, figures.ofLot(lot, 0)]));
-  const of = (lot: Lot): Figure => figure.get(lot) as Figure;
+  const of = (lot: Lot): NestFigure => figure.get(lot) as NestFigure;
   const hosts = [...lots].sort((a, b) => waste(of(b)) - waste(of(a)));
   const guests = [...lots].sort((a, b) => rectangleOf(b, 0) - rectangleOf(a, 0) || (a.id < b.id ? -1 : 1));
   const gone = new Set<Lot>();

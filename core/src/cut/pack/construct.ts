@@ -1,13 +1,13 @@
 // First answers: items in some order, each laid by a rule on the sheets begun so far, else on a new one.
-import { layBest, type Place, type Rule, seek } from './fit.ts';
+import { type BestPlace, layBest, type PackingRule, seek } from './fit.ts';
 import type { Items } from './items.ts';
-import { layIn, type Mode, newSpace, type Space } from './space.ts';
+import { layIn, type Mode, newSpace, type SheetSpace } from './space.ts';
 
 /** A kind of sheet: its room inside the trim, grown by one gap, what one costs, and how many there are. */
 export type Kind = { readonly width: number; readonly height: number; readonly cost: number; readonly count: number };
 
 /** A sheet of a kind, by index, with what lies on it. */
-export type Filled = { readonly kind: number; readonly space: Space };
+export type FilledSheet = { readonly kind: number; readonly space: SheetSpace };
 
 export const ORDERS: readonly ((items: Items, item: number) => number)[] = [
   ({ area }, item) => area[item] as number,
@@ -34,29 +34,29 @@ export const fitsKind = (items: Items, item: number, kind: Kind): boolean => {
 
 /** How one first answer is made: in which order, by which rule, on the first sheet that takes an item or on the best of all, and which kinds of
  *  sheet are begun first. */
-export type Recipe = {
+export type PackingRecipe = {
   readonly order: readonly number[];
-  readonly rule: Rule;
+  readonly rule: PackingRule;
   readonly onFirst: boolean;
   readonly kinds: readonly number[];
 };
 
 /** Sheets that are better used than not, offcuts, lie open from the beginning. */
-export const emptyOffcuts = (items: Items, kinds: readonly Kind[], which: readonly number[]): Filled[] =>
+export const emptyOffcuts = (items: Items, kinds: readonly Kind[], which: readonly number[]): FilledSheet[] =>
   which.flatMap((kind) => {
     const { cost, count, width, height } = kinds[kind] as Kind;
     return cost < 0 ? Array.from({ length: count }, () => ({ kind, space: newSpace(width, height, items) })) : [];
   });
 
 /** Lays out everything by one recipe; undefined when there are too few sheets. */
-export const construct = (items: Items, kinds: readonly Kind[], recipe: Recipe, mode: Mode): readonly Filled[] | undefined => {
-  const sheets: Filled[] = emptyOffcuts(
+export const construct = (items: Items, kinds: readonly Kind[], recipe: PackingRecipe, mode: Mode): readonly FilledSheet[] | undefined => {
+  const sheets: FilledSheet[] = emptyOffcuts(
     items,
     kinds,
     kinds.map((_, kind) => kind),
   );
   const left = kinds.map(({ count, cost }) => (cost < 0 ? 0 : count));
-  const found: Place = { space: undefined, index: -1, turned: false, score: 0 };
+  const found: BestPlace = { space: undefined, index: -1, turned: false, score: 0 };
   for (const item of recipe.order) {
     found.space = undefined;
     found.score = Number.POSITIVE_INFINITY;

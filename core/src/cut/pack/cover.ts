@@ -3,9 +3,9 @@
 
 import { seededRandom } from '../../kit/index.ts';
 import type { Solver } from '../solver.ts';
-import type { Filled, Kind } from './construct.ts';
+import type { FilledSheet, Kind } from './construct.ts';
 import type { Items, PackedSheet } from './items.ts';
-import type { Space } from './space.ts';
+import type { SheetSpace } from './space.ts';
 
 /** More sheets than this are not remembered: the program would not be done in its time. */
 const MOST_PATTERNS = 700;
@@ -13,7 +13,7 @@ const MOST_PATTERNS = 700;
 type Pattern = { readonly kind: number; readonly filled: number; readonly sheet: PackedSheet; readonly units: ReadonlyMap<number, number> };
 
 /** Remembers the fullest sheets that a search meets. Items of one size count as the same. */
-export const newPatterns = (items: Items, kinds: readonly Kind[], packedOf: (filled: Filled) => PackedSheet) => {
+export const newPatterns = (items: Items, kinds: readonly Kind[], packedOf: (filled: FilledSheet) => PackedSheet) => {
   const typeOf = new Int32Array(items.count);
   const types = new Map<string, number>();
   for (let item = 0; item < items.count; item += 1) {
@@ -29,7 +29,7 @@ export const newPatterns = (items: Items, kinds: readonly Kind[], packedOf: (fil
   const whole = kinds.reduce((most, { width, height }) => Math.max(most, width * height), 0);
   const area = items.area.reduce((sum, each) => sum + each, 0);
   let bar = area / (whole * Math.ceil(area / whole)) - 0.1;
-  const met = (kind: number, space: Space): void => {
+  const met = (kind: number, space: SheetSpace): void => {
     const filled = space.filled / (space.width * space.height);
     if (filled < bar) return;
     let key = kind;

@@ -1,13 +1,13 @@
 // Where on a sheet an item lies best. Scores: less is better.
 import type { Items } from './items.ts';
-import { layIn, type Mode, type Space } from './space.ts';
+import { layIn, type Mode, type SheetSpace } from './space.ts';
 
 /** Rules by which places are compared; the last looks at how much of the item's edge touches others or the sheet's edge. */
-export const RULES = ['short side', 'long side', 'area', 'lowest', 'leftmost', 'contact'] as const;
-export type Rule = 0 | 1 | 2 | 3 | 4 | 5;
+export const PACKING_RULES = ['short side', 'long side', 'area', 'lowest', 'leftmost', 'contact'] as const;
+export type PackingRule = 0 | 1 | 2 | 3 | 4 | 5;
 
 /** How much of the outline of a rectangle would touch what lies there and the sheet's edges. */
-const contactOf = (space: Space, items: Items, x: number, y: number, width: number, height: number): number => {
+const contactOf = (space: SheetSpace, items: Items, x: number, y: number, width: number, height: number): number => {
   let sum = 0;
   if (x === 0) sum += height;
   if (y === 0) sum += width;
@@ -30,10 +30,10 @@ const contactOf = (space: Space, items: Items, x: number, y: number, width: numb
 };
 
 /** The best place that was found: on which sheet, in which free rectangle, turned or not. */
-export type Place = { space: Space | undefined; index: number; turned: boolean; score: number };
+export type BestPlace = { space: SheetSpace | undefined; index: number; turned: boolean; score: number };
 
 /** Looks for a better place on one sheet than the one found so far. */
-export const seek = (space: Space, items: Items, item: number, rule: Rule, found: Place): void => {
+export const seek = (space: SheetSpace, items: Items, item: number, rule: PackingRule, found: BestPlace): void => {
   const w = items.width[item] as number;
   const h = items.height[item] as number;
   // Most sheets are too full for most items.
@@ -70,8 +70,8 @@ export const seek = (space: Space, items: Items, item: number, rule: Rule, found
 };
 
 /** Lays an item on the sheet where it fits best by a rule; false when it fits nowhere on it. */
-export const layBest = (space: Space, mode: Mode, items: Items, item: number, rule: Rule): boolean => {
-  const found: Place = { space: undefined, index: -1, turned: false, score: Infinity };
+export const layBest = (space: SheetSpace, mode: Mode, items: Items, item: number, rule: PackingRule): boolean => {
+  const found: BestPlace = { space: undefined, index: -1, turned: false, score: Infinity };
   seek(space, items, item, rule, found);
   if (!found.space) return false;
   layIn(space, mode, found.index, items, item, found.turned);

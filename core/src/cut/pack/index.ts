@@ -1,4 +1,4 @@
-export type { Filled, Kind } from './construct.ts';
+export type { FilledSheet, Kind } from './construct.ts';
 export { type Items, itemsOf, type PackedSheet, type PackItem } from './items.ts';
 export { costOf, type Effort, firstAnswer, improve, packedOf, tidied } from './pack.ts';
 export { laidAnew } from './relay.ts';

@@ -1,9 +1,9 @@
 // Packs rectangles on sheets: first answers, then the search for a cheaper list of sheets, until the bound is met or it is enough.
 
 import type { Solver } from '../solver.ts';
-import { construct, emptyOffcuts, type Filled, fitsKind, type Kind, type Recipe, sortedBy } from './construct.ts';
+import { construct, emptyOffcuts, type FilledSheet, fitsKind, type Kind, type PackingRecipe, sortedBy } from './construct.ts';
 import { newPatterns } from './cover.ts';
-import { layBest, RULES, type Rule } from './fit.ts';
+import { layBest, PACKING_RULES, type PackingRule } from './fit.ts';
 import type { Items, PackedSheet, PackItem } from './items.ts';
 import { mergeAll } from './merge.ts';
 import { type Goal, type Random, reach } from './search.ts';
@@ -24,7 +24,7 @@ export type Effort = {
 export const costOf = (sheets: readonly { readonly kind: number }[], kinds: readonly Kind[]): number =>
   sheets.reduce((sum, { kind }) => sum + (kinds[kind] as Kind).cost, 0);
 
-export const packedOf = ({ kind, space }: Filled): PackedSheet => ({
+export const packedOf = ({ kind, space }: FilledSheet): PackedSheet => ({
   kind,
   items: Array.from({ length: space.count }, (_, at) => ({
     item: space.item[at] as number,
@@ -47,22 +47,22 @@ const preferences = (kinds: readonly Kind[]): readonly (readonly number[])[] => 
 
 const MOST_PAIRS = 1e6;
 
-const recipesFor = (items: Items, kinds: readonly Kind[]): readonly Recipe[] => {
+const recipesFor = (items: Items, kinds: readonly Kind[]): readonly PackingRecipe[] => {
   const orders = [0, 1, 2, 3, 4, 5].map((order) => sortedBy(items, order));
   const all = [true, false].flatMap((onFirst) =>
-    RULES.flatMap((_, rule) =>
+    PACKING_RULES.flatMap((_, rule) =>
       orders.flatMap((order) =>
-        preferences(kinds).map((preference): Recipe => ({ order, rule: rule as Rule, onFirst, kinds: preference })),
+        preferences(kinds).map((preference): PackingRecipe => ({ order, rule: rule as PackingRule, onFirst, kinds: preference })),
       ),
     ),
   );
   // A first answer takes as long as the square of the number of items; with many, few must do.
   const most = Math.max(2, Math.min(all.length, Math.floor(MOST_PAIRS / items.count ** 2)));
-  return Array.from({ length: most }, (_, index) => all[Math.floor((index * all.length) / most)] as Recipe);
+  return Array.from({ length: most }, (_, index) => all[Math.floor((index * all.length) / most)] as PackingRecipe);
 };
 
 /** Goals that cost less than an answer, the greatest saving first: without one of its sheets, with a cheaper kind for one, or with one for two. */
-const goalsBelow = (best: readonly Filled[], items: Items, kinds: readonly Kind[], least: number): readonly Goal[] => {
+const goalsBelow = (best: readonly FilledSheet[], items: Items, kinds: readonly Kind[], least: number): readonly Goal[] => {
   const used = kinds.map((_, kind) => best.filter((sheet) => sheet.kind === kind).length);
   const left = (kind: number): boolean => (used[kind] as number) < (kinds[kind] as Kind).count;
   const emptiest = [...best].sort((a, b) => a.space.filled / costAreaOf(a) - b.space.filled / costAreaOf(b));
@@ -70,7 +70,7 @@ const goalsBelow = (best: readonly Filled[], items: Items, kinds: readonly Kind[
   const pairs = oneOfEach.flatMap((first) =>
     oneOfEach.map((second) => [first, emptiest.find((sheet) => sheet.kind === second.kind && sheet !== first)]),
   );
-  const changes: { readonly out: readonly Filled[]; readonly into: number | null }[] = [
+  const changes: { readonly out: readonly FilledSheet[]; readonly into: number | null }[] = [
     ...oneOfEach.map((sheet) => ({ out: [sheet], into: null })),
     ...oneOfEach.flatMap((sheet) => kinds.map((_, into) => ({ out: [sheet], into }))),
     ...pairs.flatMap(([first, second]) => (first && second ? kinds.map((_, into) => ({ out: [first, second], into })) : [])),
@@ -100,7 +100,7 @@ const goalsBelow = (best: readonly Filled[], items: Items, kinds: readonly Kind[
     .map(({ goal }) => goal);
 };
 
-const costAreaOf = ({ space }: Filled): number => space.width * space.height;
+const costAreaOf = ({ space }: FilledSheet): number => space.width * space.height;
 
 /** The best of the first answers.
  *  Shape: n items → k filled sheets, each item once; undefined when there are too few sheets. `least` is a lower bound on the cost: an answer
@@ -111,8 +111,8 @@ export const firstAnswer = (
   mode: Mode,
   least: number,
   better: (sheets: readonly PackedSheet[]) => void,
-): readonly Filled[] | undefined => {
-  let best: readonly Filled[] | undefined;
+): readonly FilledSheet[] | undefined => {
+  let best: readonly FilledSheet[] | undefined;
   for (const recipe of recipesFor(items, kinds)) {
     const answer = construct(items, kinds, recipe, mode);
     if (!answer || (best && costOf(answer, kinds) >= costOf(best, kinds) - 1e-9)) continue;
@@ -125,7 +125,7 @@ export const firstAnswer = (
 
 /** Looks for sheets that cost less than an answer, until the bound is met or it is enough. The answer's spaces are used up by that. */
 export const improve = (
-  answer: readonly Filled[],
+  answer: readonly FilledSheet[],
   list: readonly PackItem[],
   items: Items,
   kinds: readonly Kind[],
@@ -143,7 +143,7 @@ export const improve = (
   for (const { kind, space } of best) patterns.met(kind, space);
   const goOn = (tries: number): boolean => tries < effort.tries && effort.goOn();
   while (!done() && effort.goOn()) {
-    let reached: readonly Filled[] | undefined;
+    let reached: readonly FilledSheet[] | undefined;
     for (const goal of goalsBelow(best, items, kinds, least)) {
       reached = reach(goal, items, kinds, mode, effort.random, goOn, effort.choose ? patterns.met : NOBODY);
       if (reached) break;
@@ -159,8 +159,8 @@ export const improve = (
 };
 
 /** Moves what finds room elsewhere off the emptiest sheet, so that what is left of it is large. The spaces are used up by that. */
-export const tidied = (sheets: readonly Filled[], items: Items, mode: Mode): readonly PackedSheet[] => {
-  const share = ({ space }: Filled): number => space.filled / (space.width * space.height);
+export const tidied = (sheets: readonly FilledSheet[], items: Items, mode: Mode): readonly PackedSheet[] => {
+  const share = ({ space }: FilledSheet): number => space.filled / (space.width * space.height);
   const last = sheets.reduce((least, sheet) => (share(sheet) < share(least) ? sheet : least));
   const others = sheets.filter((sheet) => sheet !== last);
   const laid = packedOf(last);

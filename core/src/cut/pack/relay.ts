@@ -1,6 +1,6 @@
 // The same items on one sheet, laid in every way that the orders and rules know.
 import { ORDERS } from './construct.ts';
-import { layBest, RULES, type Rule } from './fit.ts';
+import { layBest, PACKING_RULES, type PackingRule } from './fit.ts';
 import { itemsOf, type PackedSheet, type PackItem } from './items.ts';
 import { clear, type Mode, newSpace } from './space.ts';
 
@@ -17,9 +17,9 @@ export const laidAnew = (
   const ways: PackedSheet[] = [sheet];
   for (const order of ORDERS) {
     const sorted = sheet.items.map((_, at) => at).sort((a, b) => order(items, b) - order(items, a) || a - b);
-    for (let rule = 0; rule < RULES.length; rule += 1) {
+    for (let rule = 0; rule < PACKING_RULES.length; rule += 1) {
       clear(space);
-      if (!sorted.every((at) => layBest(space, mode, items, at, rule as Rule))) continue;
+      if (!sorted.every((at) => layBest(space, mode, items, at, rule as PackingRule))) continue;
       ways.push({
         kind: sheet.kind,
         items: Array.from({ length: space.count }, (_, at) => ({

@@ -1,14 +1,14 @@
 // Ruin and recreate, towards a goal: everything on a given list of sheets, which is cheaper than the best answer so far.
-import { type Filled, fitsKind, type Kind, ORDERS } from './construct.ts';
-import { layBest, type Place, RULES, type Rule, seek } from './fit.ts';
+import { type FilledSheet, fitsKind, type Kind, ORDERS } from './construct.ts';
+import { type BestPlace, layBest, PACKING_RULES, type PackingRule, seek } from './fit.ts';
 import type { Items } from './items.ts';
-import { clear, layAgain, layIn, type Mode, newSpace, type Space } from './space.ts';
+import { clear, layAgain, layIn, type Mode, newSpace, type SheetSpace } from './space.ts';
 
 /** A source of numbers from 0 up to 1, the same for the same seed. */
 export type Random = () => number;
 
 /** The sheets to fill, what lies on them already, and what is still to be laid. */
-export type Goal = { readonly sheets: readonly Filled[]; readonly unplaced: readonly number[] };
+export type Goal = { readonly sheets: readonly FilledSheet[]; readonly unplaced: readonly number[] };
 
 // What follows was tuned on the open ones of the published classes; see docs/benchmarks.md.
 
@@ -48,15 +48,15 @@ export const reach = (
   mode: Mode,
   random: Random,
   goOn: (tries: number) => boolean,
-  met: (kind: number, space: Space) => void,
-): readonly Filled[] | undefined => {
-  const sheets = goal.sheets.map(({ kind, space }): { kind: number; space: Space } => ({ kind, space }));
-  const spare = new Map<number, Space[]>();
-  const take = (kind: number): Space => {
+  met: (kind: number, space: SheetSpace) => void,
+): readonly FilledSheet[] | undefined => {
+  const sheets = goal.sheets.map(({ kind, space }): { kind: number; space: SheetSpace } => ({ kind, space }));
+  const spare = new Map<number, SheetSpace[]>();
+  const take = (kind: number): SheetSpace => {
     const { width, height } = kinds[kind] as Kind;
     return spare.get(kind)?.pop() ?? newSpace(width, height, items);
   };
-  const give = (kind: number, space: Space): void => {
+  const give = (kind: number, space: SheetSpace): void => {
     const list = spare.get(kind);
     if (list) list.push(space);
     else spare.set(kind, [space]);
@@ -71,16 +71,16 @@ export const reach = (
 
   const lacking = (list: readonly number[]): number =>
     list.reduce((sum, item) => sum + (weight[item] as number) * (0.05 + (items.area[item] as number) / whole), 0);
-  const fullness = (space: Space): number =>
+  const fullness = (space: SheetSpace): number =>
     FULLNESS * (space.filled / (space.width * space.height)) ** 2 * ((space.width * space.height) / whole);
 
   /** Lays what it can of the unplaced on all sheets. */
   const settle = (): void => {
     unplaced = unplaced.filter((item) => {
-      const found: Place = { space: undefined, index: -1, turned: false, score: Number.POSITIVE_INFINITY };
+      const found: BestPlace = { space: undefined, index: -1, turned: false, score: Number.POSITIVE_INFINITY };
       for (const sheet of sheets) if (fitsKind(items, item, kinds[sheet.kind] as Kind)) seek(sheet.space, items, item, 0, found);
       if (!found.space) return true;
-      const sheet = sheets.find(({ space }) => space === found.space) as { kind: number; space: Space };
+      const sheet = sheets.find(({ space }) => space === found.space) as { kind: number; space: SheetSpace };
       if (borrowed.has(sheet.space)) {
         const own = take(sheet.kind);
         layAgain(own, sheet.space, mode, items, sheet.space.count);
@@ -103,7 +103,7 @@ export const reach = (
     const wholly = random() < 0.35;
     const list = [...unplaced];
     const fresh = opened.map((at) => {
-      const { kind, space } = sheets[at] as { kind: number; space: Space };
+      const { kind, space } = sheets[at] as { kind: number; space: SheetSpace };
       const kept = wholly ? 0 : pick(random, space.count + 1);
       const next = take(kind);
       if (kept > 0) layAgain(next, space, mode, items, kept);
@@ -111,9 +111,9 @@ export const reach = (
       for (let index = kept; index < space.count; index += 1) list.push(space.item[index] as number);
       return next;
     });
-    const rule = pick(random, RULES.length) as Rule;
+    const rule = pick(random, PACKING_RULES.length) as PackingRule;
     const onFirst = random() < 0.6;
-    const found: Place = { space: undefined, index: -1, turned: false, score: 0 };
+    const found: BestPlace = { space: undefined, index: -1, turned: false, score: 0 };
     const over: number[] = [];
     for (const item of shuffle(random, orders, keys, list)) {
       found.space = undefined;
@@ -127,20 +127,20 @@ export const reach = (
     }
     let change = lacking(over) - lacking(unplaced);
     opened.forEach((at, index) => {
-      change += fullness((sheets[at] as Filled).space) - fullness(fresh[index] as Space);
+      change += fullness((sheets[at] as FilledSheet).space) - fullness(fresh[index] as SheetSpace);
     });
     const heat = HOT * (COLD / HOT) ** ((tries % PERIOD) / PERIOD);
     if (change <= 0 || random() < Math.exp(-change / heat)) {
       opened.forEach((at, index) => {
-        const sheet = sheets[at] as { kind: number; space: Space };
+        const sheet = sheets[at] as { kind: number; space: SheetSpace };
         if (!borrowed.has(sheet.space)) give(sheet.kind, sheet.space);
-        sheet.space = fresh[index] as Space;
+        sheet.space = fresh[index] as SheetSpace;
         met(sheet.kind, sheet.space);
       });
       unplaced = over;
       settle();
       for (const item of unplaced) weight[item] = Math.min(8, (weight[item] as number) * HEAVIER);
-    } else for (const [index, at] of opened.entries()) give((sheets[at] as Filled).kind, fresh[index] as Space);
+    } else for (const [index, at] of opened.entries()) give((sheets[at] as FilledSheet).kind, fresh[index] as SheetSpace);
   }
   return sheets;
 };

@@ -5,7 +5,7 @@ import type { Items } from './items.ts';
 
 /** `free` holds four numbers for each free rectangle: x, y, width, height. In straight mode `rival` names, by index, the rectangle that
  *  overlaps it because the cut between them is not decided yet, or −1. */
-export type Space = {
+export type SheetSpace = {
   readonly width: number;
   readonly height: number;
   count: number;
@@ -21,8 +21,8 @@ export type Space = {
 
 export type Mode = 'free' | 'straight';
 
-export const newSpace = (width: number, height: number, items: Items): Space => {
-  const space: Space = {
+export const newSpace = (width: number, height: number, items: Items): SheetSpace => {
+  const space: SheetSpace = {
     width,
     height,
     count: 0,
@@ -40,14 +40,14 @@ export const newSpace = (width: number, height: number, items: Items): Space => 
 };
 
 /** Takes everything off a sheet. */
-export const clear = (space: Space): void => {
+export const clear = (space: SheetSpace): void => {
   space.count = 0;
   space.filled = 0;
   space.frees = 0;
   addFree(space, 0, 0, space.width, space.height, -1);
 };
 
-const addFree = (space: Space, x: number, y: number, width: number, height: number, rival: number): number => {
+const addFree = (space: SheetSpace, x: number, y: number, width: number, height: number, rival: number): number => {
   const index = space.frees;
   if (4 * index >= space.free.length) {
     const [free, rivals] = [new Int32Array(2 * space.free.length), new Int32Array(2 * space.rival.length)];
@@ -67,7 +67,7 @@ const addFree = (space: Space, x: number, y: number, width: number, height: numb
 };
 
 /** Takes a free rectangle out; the last one moves into its place. */
-const dropFree = (space: Space, index: number): void => {
+const dropFree = (space: SheetSpace, index: number): void => {
   const { free, rival } = space;
   const last = space.frees - 1;
   if (index !== last) {
@@ -80,7 +80,7 @@ const dropFree = (space: Space, index: number): void => {
 };
 
 /** Splits every maximal free rectangle that the new part covers, and drops those that lie within another. */
-const takeFree = (space: Space, x: number, y: number, width: number, height: number): void => {
+const takeFree = (space: SheetSpace, x: number, y: number, width: number, height: number): void => {
   const [right, top] = [x + width, y + height];
   const before = space.frees;
   let kept = 0;
@@ -133,7 +133,7 @@ const takeFree = (space: Space, x: number, y: number, width: number, height: num
 
 /** A part in the corner of a free rectangle leaves an L, whose two arms stay rivals. What the rectangle's own rival loses by that is taken
  *  off it: the cut between those two is decided now. */
-const takeStraight = (space: Space, index: number, width: number, height: number): void => {
+const takeStraight = (space: SheetSpace, index: number, width: number, height: number): void => {
   const { free, rival } = space;
   const fx = free[4 * index] as number;
   const fy = free[4 * index + 1] as number;
@@ -160,7 +160,7 @@ const takeStraight = (space: Space, index: number, width: number, height: number
 };
 
 /** Lays an item in the corner of a free rectangle, named by index. */
-export const layIn = (space: Space, mode: Mode, index: number, items: Items, item: number, turned: boolean): void => {
+export const layIn = (space: SheetSpace, mode: Mode, index: number, items: Items, item: number, turned: boolean): void => {
   const width = (turned ? items.height : items.width)[item] as number;
   const height = (turned ? items.width : items.height)[item] as number;
   const [x, y] = [space.free[4 * index] as number, space.free[4 * index + 1] as number];
@@ -176,7 +176,7 @@ export const layIn = (space: Space, mode: Mode, index: number, items: Items, ite
 };
 
 /** Lays anew on one sheet what lies on another, the first so many of its parts, each where it lay. */
-export const layAgain = (space: Space, from: Space, mode: Mode, items: Items, count: number): void => {
+export const layAgain = (space: SheetSpace, from: SheetSpace, mode: Mode, items: Items, count: number): void => {
   clear(space);
   for (let at = 0; at < count; at += 1) {
     const [item, turned] = [from.item[at] as number, from.turned[at] === 1];

@@ -2,10 +2,10 @@
 import type { Part } from '../../assembly/index.ts';
 import { evenSlats } from '../parts/evenSlats.ts';
 import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
-import { CLEAT, type Level, type Plan, railLow, railTop, reachesFloor, word } from './plan.ts';
+import { type BedPlan, CLEAT, type Level, railLow, railTop, reachesFloor, word } from './plan.ts';
 
 /** Posts stand inside the corners, under the lowest base or through every level to the topmost rail. */
-export const postSpaces = (plan: Plan): readonly (Space & { readonly word: string })[] => {
+export const postSpaces = (plan: BedPlan): readonly (Space & { readonly word: string })[] => {
   const { bed, piece, levels } = plan;
   const stick = sectionOf(piece.post);
   const lowest = levels[0] as Level;
@@ -23,18 +23,18 @@ export const postSpaces = (plan: Plan): readonly (Space & { readonly word: strin
   );
 };
 
-export const posts = (plan: Plan): readonly Part[] =>
+export const posts = (plan: BedPlan): readonly Part[] =>
   postSpaces(plan).map(({ word: at, ...space }) =>
     stickIn(space, word(plan, `post-${at}`, { role: 'post', name: 'post', shows: 'right' }), plan.piece.post),
   );
 
 /** How far posts that run through a level keep its base off both ends. */
-export const postInset = (plan: Plan): { readonly head: number; readonly foot: number } => {
+export const postInset = (plan: BedPlan): { readonly head: number; readonly foot: number } => {
   const width = plan.piece.levels === 'one' ? 0 : sectionOf(plan.piece.post).width;
   return { head: reachesFloor(plan, 'head') ? 0 : width, foot: reachesFloor(plan, 'foot') ? 0 : width };
 };
 
-export const baseParts = (plan: Plan, level: Level): readonly Part[] => {
+export const baseParts = (plan: BedPlan, level: Level): readonly Part[] => {
   const { bed, piece, sheets, baseDepth } = plan;
   const inset = postInset(plan);
   const lying: Space = { ...bed, x0: bed.x0 + inset.head, x1: bed.x1 - inset.foot, y0: level.lies - baseDepth, y1: level.lies };
@@ -75,7 +75,7 @@ export const baseParts = (plan: Plan, level: Level): readonly Part[] => {
 };
 
 /** A bed whose rails reach the floor needs nothing below them. */
-export const lowestOf = (plan: Plan): number =>
+export const lowestOf = (plan: BedPlan): number =>
   reachesFloor(plan, 'head') || reachesFloor(plan, 'foot') || postSpaces(plan).length > 0 || plan.piece.drawers > 0 || plan.piece.backBoard
     ? 0
     : railLow(plan, plan.levels[0] as Level);

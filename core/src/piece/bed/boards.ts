@@ -4,10 +4,10 @@ import { dollOf } from '../../measure/index.ts';
 import { boardWithEdge, type Ring } from '../../shape/index.ts';
 import { type Facing, layered, type Space } from '../parts/panels.ts';
 import type { EndBoard } from './bed.ts';
-import { type Level, type Plan, railLow, railTop, word } from './plan.ts';
+import { type BedPlan, type Level, railLow, railTop, word } from './plan.ts';
 
 /** The board at an end: from the floor where it is a head or foot board, else a rail across like the others. */
-export const endParts = (plan: Plan, which: 'head' | 'foot'): readonly Part[] => {
+export const endParts = (plan: BedPlan, which: 'head' | 'foot'): readonly Part[] => {
   const { piece, frame, bed, sheets, means } = plan;
   const left = which === 'head';
   const across: Space = left ? { ...frame, x1: bed.x0 } : { ...frame, x0: bed.x1 };
@@ -31,7 +31,7 @@ export const endParts = (plan: Plan, which: 'head' | 'foot'): readonly Part[] =>
 };
 
 /** A board's shaped edge rises above the rails that are glued to it. */
-const shaped = (board: EndBoard, width: number, height: number, plan: Plan): { outline?: Ring } =>
+const shaped = (board: EndBoard, width: number, height: number, plan: BedPlan): { outline?: Ring } =>
   board.edge === 'straight'
     ? {}
     : {
@@ -39,7 +39,7 @@ const shaped = (board: EndBoard, width: number, height: number, plan: Plan): { o
       };
 
 /** Rails along both sides of every level; a back board takes the back rail's place and goes to the floor. */
-export const sideRails = (plan: Plan): readonly Part[] => {
+export const sideRails = (plan: BedPlan): readonly Part[] => {
   const { piece, frame, bed, sheets, means } = plan;
   const along: Space = { ...frame, x0: bed.x0, x1: bed.x1 };
   const front = plan.levels.flatMap((level) =>

@@ -11,9 +11,9 @@ import type { Bed } from './bed.ts';
 import { endParts, sideRails } from './boards.ts';
 import { drawerParts } from './drawers.ts';
 import { ladder, ladderSizes } from './ladder.ts';
-import { CLEAT, type Level, type Plan, planBed, railLow, railTop } from './plan.ts';
+import { type BedPlan, CLEAT, type Level, planBed, railLow, railTop } from './plan.ts';
 
-const tooSmall = (plan: Plan): PieceProblem | undefined => {
+const tooSmall = (plan: BedPlan): PieceProblem | undefined => {
   const { piece, levels, bed, rail, baseDepth, recess, sheets } = plan;
   const lowest = levels[0] as Level;
   const post = sectionOf(piece.post);

@@ -6,10 +6,10 @@ import { lack, type PieceProblem } from '../family/problem.ts';
 import { insetDrawer } from '../parts/drawer.ts';
 import { layered, type Space, sectionOf } from '../parts/panels.ts';
 
-import { CLEAT, type Drawn, type Level, type Plan, railLow, reachesFloor, word } from './plan.ts';
+import { type BedPlan, CLEAT, type Level, type PartsResult, railLow, reachesFloor, word } from './plan.ts';
 
 /** A board on the floor, uprights between, and a tray in each place, under the bed and behind the front rail. */
-export const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {
+export const drawerParts = (plan: BedPlan): Result<PartsResult, PieceProblem> => {
   const { piece, bed, frame, sheets } = plan;
   const level = plan.levels[0] as Level;
   if (piece.drawers === 0) return ok({ parts: [], motions: [] });

@@ -5,18 +5,18 @@ import type { Ring } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
-import { type Level, type Plan, railTop, word } from './plan.ts';
+import { type BedPlan, type Level, railTop, word } from './plan.ts';
 
 const RUNG: StickName = 'craft stick';
 
 /** How far a ladder's foot stands before the bed, a quarter of its height, and how wide its sides are. */
-export const ladderSizes = (plan: Plan): { readonly reach: number; readonly wide: number; readonly high: number } => {
+export const ladderSizes = (plan: BedPlan): { readonly reach: number; readonly wide: number; readonly high: number } => {
   const high = railTop(plan, plan.levels.at(-1) as Level);
   return { reach: Math.round(high / 4), wide: sectionOf(RUNG).width + 4_000, high };
 };
 
 /** Two sides that lean against the front rail, their upper ends cut upright to lie on it, and rungs between them. */
-export const ladder = (plan: Plan): Result<readonly Part[], PieceProblem> => {
+export const ladder = (plan: BedPlan): Result<readonly Part[], PieceProblem> => {
   const { piece, frame, bed, sheets, sizes } = plan;
   if (piece.ladder === 'none') return ok([]);
   const { reach, wide, high } = ladderSizes(plan);

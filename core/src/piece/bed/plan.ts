@@ -8,7 +8,7 @@ import { BED_ROLES, type Bed, type BedRole } from './bed.ts';
 
 export type Level = { readonly word: string; readonly lies: number };
 
-export type Plan = {
+export type BedPlan = {
   readonly piece: Bed;
   readonly sheets: Readonly<Record<BedRole, Sheeting>>;
   /** The bed without its ladder; rails stand at its front and back, boards at its ends. */
@@ -23,12 +23,12 @@ export type Plan = {
   readonly means: Means;
 };
 
-export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
+export type PartsResult = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
 
 /** The stick that slats rest on, along the rails. */
 export const CLEAT: StickName = 'square dowel, 3 mm';
 
-export const planBed = (piece: Bed, means: Means): Plan => {
+export const planBed = (piece: Bed, means: Means): BedPlan => {
   const doll = (measure: Bed['lies']) => dollOf(measure, means.scale);
   const sheets = sheetsFor(piece, BED_ROLES, means);
   // A bed must be as long as who sleeps in it, and as high as lets her sit on it.
@@ -68,10 +68,10 @@ export const planBed = (piece: Bed, means: Means): Plan => {
   };
 };
 
-export const word = (plan: Plan, id: string, kind: Omit<PanelKind, 'id'>): PanelKind => ({ ...kind, id: `${plan.piece.id}/${id}` });
+export const word = (plan: BedPlan, id: string, kind: Omit<PanelKind, 'id'>): PanelKind => ({ ...kind, id: `${plan.piece.id}/${id}` });
 
-export const railTop = (plan: Plan, level: Level): number => level.lies + plan.recess;
-export const railLow = (plan: Plan, level: Level): number => railTop(plan, level) - plan.rail;
+export const railTop = (plan: BedPlan, level: Level): number => level.lies + plan.recess;
+export const railLow = (plan: BedPlan, level: Level): number => railTop(plan, level) - plan.rail;
 
-export const reachesFloor = (plan: Plan, which: 'head' | 'foot'): boolean =>
+export const reachesFloor = (plan: BedPlan, which: 'head' | 'foot'): boolean =>
   dollOf(plan.piece[which].height, plan.means.scale) > railTop(plan, plan.levels.at(-1) as Level);

@@ -8,7 +8,7 @@ import { share, type Wish } from '../parts/share.ts';
 import type { Cell, DoorCell, OpenCell, ShelvesCell, SplitCell } from './cell.ts';
 import { hang } from './doors.ts';
 import { fillDrawers, fillPlate } from './drawers.ts';
-import { type Fill, type Filled, filledWith, idOf, joined, NOTHING, type Place, sizeIn, stretch } from './place.ts';
+import { type BayFill, type BayFilled, type FrontPlace, filledWith, idOf, joined, NOTHING, sizeIn, stretch } from './place.ts';
 import type { CarcassPlan } from './plan.ts';
 import { fillSlides } from './slides.ts';
 
@@ -19,7 +19,7 @@ const innerPanel = (kind: 'columns' | 'rows', role: 'divider' | 'shelf', id: str
   name: role === 'shelf' ? 'shelf' : kind === 'columns' ? 'upright' : 'cross panel',
 });
 
-const fillSplit = (cell: SplitCell, place: Place, plan: CarcassPlan): Fill => {
+const fillSplit = (cell: SplitCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const { space, path, reach } = place;
   const across = cell.kind === 'columns';
   const sheet = plan.sheets.inner;
@@ -27,7 +27,7 @@ const fillSplit = (cell: SplitCell, place: Place, plan: CarcassPlan): Fill => {
   const wishes = cell.slots.map(({ size }): Wish => ('share' in size ? size : { fixed: dollOf(size.clear, plan.means.scale) }));
   const lengths = share(across ? space.x1 - space.x0 : space.y1 - space.y0, wishes, thickness);
   if (!lengths.ok) return err({ ...lengths.error, path });
-  const all: Filled[] = [];
+  const all: BayFilled[] = [];
   let from = 0;
   const half = Math.floor(thickness / 2);
   for (const [index, slot] of cell.slots.entries()) {
@@ -55,7 +55,7 @@ const fillSplit = (cell: SplitCell, place: Place, plan: CarcassPlan): Fill => {
 const FINGER = 1.15;
 
 /** The heights of shelves' undersides above the floor of their bay, lowest first. */
-const shelfLevels = (cell: ShelvesCell, { space, path }: Place, plan: CarcassPlan, thickness: number): Fill | readonly number[] => {
+const shelfLevels = (cell: ShelvesCell, { space, path }: FrontPlace, plan: CarcassPlan, thickness: number): BayFill | readonly number[] => {
   const height = space.y1 - space.y0;
   if (cell.spacing === 'positions') {
     const tops = cell.at.map((at) => sizeIn(plan, at)).sort((a, b) => a - b);
@@ -85,7 +85,7 @@ const shelfLevels = (cell: ShelvesCell, { space, path }: Place, plan: CarcassPla
   });
 };
 
-const fillShelves = (cell: ShelvesCell, place: Place, plan: CarcassPlan): Fill => {
+const fillShelves = (cell: ShelvesCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const sheet = plan.sheets.inner;
   const thickness = cell.made === 'clear' ? cell.sheet : sheet.thickness;
   const levels = shelfLevels(cell, place, plan, thickness);
@@ -102,7 +102,7 @@ const fillShelves = (cell: ShelvesCell, place: Place, plan: CarcassPlan): Fill =
   return ok(filledWith(parts));
 };
 
-const fillDoor = (cell: DoorCell, place: Place, plan: CarcassPlan): Fill => {
+const fillDoor = (cell: DoorCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const hung = hang(cell, place, plan);
   if (!hung.ok) return hung;
   const { space } = hung.value;
@@ -110,7 +110,7 @@ const fillDoor = (cell: DoorCell, place: Place, plan: CarcassPlan): Fill => {
   return behind.ok ? ok(joined(hung.value, behind.value)) : behind;
 };
 
-const fillOpen = (cell: OpenCell, place: Place, plan: CarcassPlan): Fill => {
+const fillOpen = (cell: OpenCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   if (cell.turntable === null) return ok(NOTHING);
   const { x0, x1, y0, z0, z1 } = place.space;
   const across = sizeIn(plan, cell.turntable);
@@ -131,7 +131,7 @@ const fillOpen = (cell: OpenCell, place: Place, plan: CarcassPlan): Fill => {
   return ok(filledWith([roundIn(space, kind, ellipseRing(radius, radius, radius), { stuff: 'board', stock: board, length: null })]));
 };
 
-const fillInside = (cell: Cell, place: Place, plan: CarcassPlan): Fill => {
+const fillInside = (cell: Cell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   switch (cell.kind) {
     case 'open':
       return fillOpen(cell, place, plan);
@@ -155,7 +155,7 @@ const fillInside = (cell: Cell, place: Place, plan: CarcassPlan): Fill => {
 
 /** Fills a clear space with a cell and all that is inside it.
  *  Shape: a cell tree → its parts, and a bay for every cell, parents before children. */
-export const fill = (cell: Cell, place: Place, plan: CarcassPlan): Fill => {
+export const fill = (cell: Cell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const inside = fillInside(cell, place, plan);
   const bay = { path: place.path, kind: cell.kind, space: place.space };
   return inside.ok ? ok(joined({ ...NOTHING, bays: [bay] }, inside.value)) : inside;

@@ -10,7 +10,7 @@ import { faceFrame, openingsOf, withHoles, withWorktop } from './additions.ts';
 import { fill } from './bays.ts';
 import { carcassPanels, footRoom, lidMotion } from './carcass.ts';
 import type { Casework } from './casework.ts';
-import { joined, NOTHING, type Reach } from './place.ts';
+import { type DoorReach, joined, NOTHING } from './place.ts';
 import { type CarcassPlan, planCarcass } from './plan.ts';
 
 const boxFrom = (space: Space): Assembly['clear'] => ({ min: [space.x0, space.y0, space.z0], max: [space.x1, space.y1, space.z1] });
@@ -54,7 +54,7 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
   const feet = checkFeet(plan);
   if (feet) return err(feet);
   const { thickness } = plan.sheets.carcass;
-  const reach: Reach = { left: thickness, right: thickness, bottom: thickness, top: thickness };
+  const reach: DoorReach = { left: thickness, right: thickness, bottom: thickness, top: thickness };
   const filled = fill(piece.front, { space: plan.clear, reach, path: [], face: plan.face, behindDoor: false }, plan);
   if (!filled.ok) return filled;
   const frame = faceFrame(plan, filled.value.bays);

@@ -34,10 +34,10 @@ export type Worktop = {
 };
 
 /** An opening of a face frame: from the carcass's left edge and from the frame's lower edge. */
-export type Opening = { readonly x: Measure; readonly y: Measure; readonly width: Measure; readonly height: Measure };
+export type FrameOpening = { readonly x: Measure; readonly y: Measure; readonly width: Measure; readonly height: Measure };
 
 /** A frame before the front edges. Its openings stand centred on the bays behind, the outer border even; or where the maker says. */
-export type FaceFrame = { readonly border: Measure; readonly openings: readonly Opening[] | null };
+export type FaceFrame = { readonly border: Measure; readonly openings: readonly FrameOpening[] | null };
 
 /** Panels that every casework has, by the words a file may use for them. */
 export const HOLE_PANELS = ['left', 'right', 'top', 'bottom', 'back'] as const;

@@ -4,9 +4,9 @@ import { CLEAR_SHEET, OBJECT_NAMES, type ObjectName, STICK_NAMES, type StickName
 import { GRIPS, type Grip } from '../family/grips.ts';
 
 /** How much of its row or column a cell takes: a clear size, or a share of what is left. */
-export type Size = { readonly clear: Measure } | { readonly share: number };
+export type BaySize = { readonly clear: Measure } | { readonly share: number };
 
-export type Slot = { readonly size: Size; readonly cell: Cell };
+export type Slot = { readonly size: BaySize; readonly cell: Cell };
 
 /** What may stand in a bay, named so that its height and depth can be checked. */
 type Holds = { readonly holds: ObjectName | null };
@@ -29,11 +29,11 @@ export type ShelvesCell = Holds & {
 
 /** How a front sits: lying on the panels round it and covering `lap` of them (where two share a panel, at most half of it less half the
  *  gap), or inside with the gap all round. */
-export type Fit = { readonly fit: 'overlay' | 'inset'; readonly lap: DollUm; readonly gap: DollUm };
+export type DoorFit = { readonly fit: 'overlay' | 'inset'; readonly lap: DollUm; readonly gap: DollUm };
 
 /** A door, or a pair, before another cell. A framed one has a raised border, a glazed one clear sheet between two frames. It hangs on paper
  *  (glued behind, or outside on its neighbour) or turns on pins, `pin` from its edge. */
-export type DoorCell = Fit & {
+export type DoorCell = DoorFit & {
   readonly kind: 'door';
   readonly hinge: 'left' | 'right' | 'pair' | 'bottom' | 'top';
   readonly hang: 'paper' | 'paper outside' | 'pins';
@@ -49,7 +49,7 @@ export type DoorCell = Fit & {
 
 /** Drawers one above the other. False ones are plates on one blank front: at even gaps, or as high as stated with equal gaps. Running
  *  ones are trays on boards of their own, with a clearance all round and, behind inset fronts, stops. */
-export type DrawersCell = Fit & {
+export type DrawersCell = DoorFit & {
   readonly kind: 'drawers';
   readonly make: 'false' | 'running';
   readonly count: number;
@@ -75,7 +75,7 @@ export type SlidesCell = {
 };
 
 /** A fixed board that closes a bay at the front, with discs for knobs on it. */
-export type PlateCell = Fit & { readonly kind: 'plate'; readonly discs: number; readonly disc: Measure; readonly layers: number };
+export type PlateCell = DoorFit & { readonly kind: 'plate'; readonly discs: number; readonly disc: Measure; readonly layers: number };
 
 /** Columns stand side by side from the left, rows lie one on the other from the bottom; boards between them. */
 export type SplitCell = { readonly kind: 'columns' | 'rows'; readonly slots: readonly Slot[] };
@@ -96,7 +96,7 @@ const height = measureField({ min: 0, max: 10 * UM.m });
 const some = measureField({ min: UM.mm, max: 3 * UM.m });
 const mm = (millimetres: number) => realUm(millimetres * UM.mm);
 
-const sizeSchema: z.ZodType<Size> = z.union([
+const sizeSchema: z.ZodType<BaySize> = z.union([
   z.strictObject({ clear: measureField({ min: UM.mm, max: 10 * UM.m }) }),
   z.strictObject({ share: z.number().positive().max(1000) }),
 ]);

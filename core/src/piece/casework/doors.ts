@@ -8,8 +8,8 @@ import type { PieceProblem } from '../family/problem.ts';
 import { gripOn } from '../parts/drawer.ts';
 import { clearPane, layered, panel, type Space } from '../parts/panels.ts';
 import { leafFor } from './carcass.ts';
-import type { DoorCell, Fit } from './cell.ts';
-import { behindFront, type Filled, filledWith, frontField, idOf, isFlat, joined, type Place, sizeIn } from './place.ts';
+import type { DoorCell, DoorFit } from './cell.ts';
+import { type BayFilled, behindFront, type FrontPlace, filledWith, frontField, idOf, isFlat, joined, sizeIn } from './place.ts';
 import { type CarcassPlan, doorDepth } from './plan.ts';
 
 type Side = 'left' | 'right' | 'bottom' | 'top';
@@ -156,7 +156,7 @@ const swingOf = (cell: DoorCell, field: Space, side: Side, ids: readonly string[
   };
 };
 
-const leafParts = (cell: DoorCell, field: Space, side: Side, place: Place, plan: CarcassPlan): Result<Filled, PieceProblem> => {
+const leafParts = (cell: DoorCell, field: Space, side: Side, place: FrontPlace, plan: CarcassPlan): Result<BayFilled, PieceProblem> => {
   const id = `${idOf(plan, 'door', place.path)}-${side}`;
   const frame = frameParts(cell, field, id, plan);
   if (!frame.ok) return frame;
@@ -182,7 +182,7 @@ const leafParts = (cell: DoorCell, field: Space, side: Side, place: Place, plan:
 
 /** A door or a pair, and the space that is left behind it.
  *  Errors: 'no-room' when gaps or the door's own thickness leave nothing; 'does-not-fit' for its border or bins. */
-export const hang = (cell: DoorCell, place: Place, plan: CarcassPlan): Result<Filled & { readonly space: Space }, PieceProblem> => {
+export const hang = (cell: DoorCell, place: FrontPlace, plan: CarcassPlan): Result<BayFilled & { readonly space: Space }, PieceProblem> => {
   const depth = doorDepth(cell, plan.sheets.door);
   const field = frontField(cell, place, plan, depth);
   const behind = behindFront(cell, place, depth);
@@ -208,5 +208,5 @@ export const hang = (cell: DoorCell, place: Place, plan: CarcassPlan): Result<Fi
 };
 
 /** The field of a fixed front: closed all round where it lies inside. */
-export const fixedFront = (fit: Fit, place: Place, plan: CarcassPlan): Space =>
+export const fixedFront = (fit: DoorFit, place: FrontPlace, plan: CarcassPlan): Space =>
   frontField({ ...fit, gap: fit.fit === 'inset' ? dollUm(0) : fit.gap }, place, plan, plan.sheets.door.thickness);

@@ -9,23 +9,23 @@ import { share } from '../parts/share.ts';
 import type { DrawersCell, PlateCell } from './cell.ts';
 import { fixedFront } from './doors.ts';
 import {
+  type BayFill,
+  type BayFilled,
   behindFront,
-  type Fill,
-  type Filled,
+  type FrontPlace,
   filledWith,
   frontField,
   idOf,
   isFlat,
   joined,
   NOTHING,
-  type Place,
   sits,
   sizeIn,
   stretch,
 } from './place.ts';
 import type { CarcassPlan } from './plan.ts';
 
-const noRoom = (place: Place, available: number, needed: number): { readonly ok: false; readonly error: PieceProblem } =>
+const noRoom = (place: FrontPlace, available: number, needed: number): { readonly ok: false; readonly error: PieceProblem } =>
   err({ code: 'no-room', available, needed, path: place.path });
 
 /** The heights of n plates and the gaps between and round them: plates as high as stated with equal gaps, or gaps as stated. */
@@ -47,7 +47,7 @@ const plateStack = (
   );
 };
 
-const fillFalse = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill => {
+const fillFalse = (cell: DrawersCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const blank = fixedFront(cell, place, plan);
   const height = blank.y1 - blank.y0;
   const stack = plateStack(cell, height, plan);
@@ -76,7 +76,7 @@ const fillFalse = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill => 
   return ok(filledWith([...layered(blank, { id, role: 'front', name: 'drawer front', shows: 'front' }, sheet), ...plates]));
 };
 
-const fillRunning = (cell: DrawersCell, place: Place, plan: CarcassPlan): Fill => {
+const fillRunning = (cell: DrawersCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const { space } = place;
   const { door: front, drawer: tray } = plan.sheets;
   // A frame that reaches over the bay's edges would stop the tray at its floor and sides.
@@ -109,7 +109,7 @@ const standOut = (cell: DrawersCell, plan: CarcassPlan): number => {
 
 /** Fills a bay with drawers, one above the other; running ones have a board between each two. Behind a door they stand back, so that it
  *  shuts over their plates and grips. */
-export const fillDrawers = (cell: DrawersCell, at: Place, plan: CarcassPlan): Fill => {
+export const fillDrawers = (cell: DrawersCell, at: FrontPlace, plan: CarcassPlan): BayFill => {
   const place = at.behindDoor ? { ...at, face: at.face - standOut(cell, plan) } : at;
   if (cell.make === 'false') return fillFalse(cell, place, plan);
   const inner = plan.sheets.inner;
@@ -120,7 +120,7 @@ export const fillDrawers = (cell: DrawersCell, at: Place, plan: CarcassPlan): Fi
     inner.thickness,
   );
   if (!heights.ok) return err({ ...heights.error, path });
-  let filled: Filled = NOTHING;
+  let filled: BayFilled = NOTHING;
   let from = 0;
   const half = Math.floor(inner.thickness / 2);
   for (const [index, height] of heights.value.entries()) {
@@ -144,7 +144,7 @@ export const fillDrawers = (cell: DrawersCell, at: Place, plan: CarcassPlan): Fi
 
 /** A fixed front with its discs in a row.
  *  Errors: 'no-room' when the front leaves no room behind it, 'does-not-fit' when its discs need more than it has. */
-export const fillPlate = (cell: PlateCell, place: Place, plan: CarcassPlan): Fill => {
+export const fillPlate = (cell: PlateCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const sheet = plan.sheets.door;
   const field = fixedFront(cell, place, plan);
   const behind = behindFront({ ...cell, gap: dollUm(0) }, place, sheet.thickness);

@@ -4,36 +4,36 @@ import type { Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import type { Space } from '../parts/panels.ts';
-import type { Cell, CellPath, Fit } from './cell.ts';
+import type { Cell, CellPath, DoorFit } from './cell.ts';
 import type { CarcassPlan } from './plan.ts';
 
 /** A bay or a divided field of the front: which cell it is and the clear space it has. */
 export type Bay = { readonly path: CellPath; readonly kind: Cell['kind']; readonly space: Space };
 
 /** How far an overlay door may reach over the panel on each side. */
-export type Reach = { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
+export type DoorReach = { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
 
 /** Where fronts lie: before `face`, or up to it where they sit inside. Behind a door everything sits inside. */
-export type Place = {
+export type FrontPlace = {
   readonly space: Space;
-  readonly reach: Reach;
+  readonly reach: DoorReach;
   readonly path: CellPath;
   readonly face: number;
   readonly behindDoor: boolean;
 };
 
 /** How a front sits where it is: behind a door it cannot lie on anything. */
-export const sits = (fit: Fit['fit'], { behindDoor }: Pick<Place, 'behindDoor'>): Fit['fit'] => (behindDoor ? 'inset' : fit);
+export const sits = (fit: DoorFit['fit'], { behindDoor }: Pick<FrontPlace, 'behindDoor'>): DoorFit['fit'] => (behindDoor ? 'inset' : fit);
 
-export type Filled = { readonly parts: readonly Part[]; readonly bays: readonly Bay[]; readonly motions: readonly Motion[] };
+export type BayFilled = { readonly parts: readonly Part[]; readonly bays: readonly Bay[]; readonly motions: readonly Motion[] };
 
-export type Fill = Result<Filled, PieceProblem>;
+export type BayFill = Result<BayFilled, PieceProblem>;
 
-export const NOTHING: Filled = { parts: [], bays: [], motions: [] };
+export const NOTHING: BayFilled = { parts: [], bays: [], motions: [] };
 
-export const filledWith = (parts: readonly Part[], motions: readonly Motion[] = []): Filled => ({ parts, bays: [], motions });
+export const filledWith = (parts: readonly Part[], motions: readonly Motion[] = []): BayFilled => ({ parts, bays: [], motions });
 
-export const joined = (...all: readonly Filled[]): Filled => ({
+export const joined = (...all: readonly BayFilled[]): BayFilled => ({
   parts: all.flatMap(({ parts }) => parts),
   bays: all.flatMap(({ bays }) => bays),
   motions: all.flatMap(({ motions }) => motions),
@@ -52,7 +52,7 @@ export const stretch = (space: Space, kind: 'columns' | 'rows', from: number, le
 
 /** The field that a front closes, `depth` thick: lying before the face and lapping over the opening, or inside it with its gap. With a
  *  face frame the opening is the frame's. */
-export const frontField = ({ fit, lap, gap }: Fit, place: Place, plan: CarcassPlan, depth: number): Space => {
+export const frontField = ({ fit, lap, gap }: DoorFit, place: FrontPlace, plan: CarcassPlan, depth: number): Space => {
   const { space, reach, face } = place;
   const lip = place.behindDoor ? 0 : plan.lip;
   const opening = { x0: space.x0 + lip, x1: space.x1 - lip, y0: space.y0 + lip, y1: space.y1 - lip };
@@ -71,7 +71,7 @@ export const frontField = ({ fit, lap, gap }: Fit, place: Place, plan: CarcassPl
 };
 
 /** What is left of a bay behind an inset front. */
-export const behindFront = ({ fit, gap }: Fit, place: Place, depth: number): Space =>
+export const behindFront = ({ fit, gap }: DoorFit, place: FrontPlace, depth: number): Space =>
   sits(fit, place) === 'inset' ? { ...place.space, z1: Math.min(place.space.z1, place.face - depth - gap) } : place.space;
 
 export const isFlat = (space: Space): boolean => space.x1 <= space.x0 || space.y1 <= space.y0 || space.z1 <= space.z0;

@@ -6,7 +6,7 @@ import { type StickName, WIRE } from '../../stock/index.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import { panel, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import type { SlidesCell } from './cell.ts';
-import { type Fill, filledWith, idOf, type Place, sizeIn } from './place.ts';
+import { type BayFill, type FrontPlace, filledWith, idOf, sizeIn } from './place.ts';
 import type { CarcassPlan } from './plan.ts';
 
 /** What a wire bent in one plane takes: legs and spans measured outside, less at each right-angled bend what the corner is cut short by,
@@ -142,7 +142,7 @@ const carried = (cell: SlidesCell, space: Space, y0: number, id: string, plan: C
 
 /** Slides at their heights above the floor of a bay, and what they carry.
  *  Errors: 'no-room' when the slides need more height than there is, 'does-not-fit' for what does not go between them. */
-export const fillSlides = (cell: SlidesCell, place: Place, plan: CarcassPlan): Fill => {
+export const fillSlides = (cell: SlidesCell, place: FrontPlace, plan: CarcassPlan): BayFill => {
   const { space, path } = place;
   const { width, thickness } = sectionOf(cell.stick);
   const available = space.y1 - space.y0;

@@ -15,10 +15,10 @@ import { UM } from '../../measure/index.ts';
 import type { Point, Vec3 } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import { extra } from '../parts/extra.ts';
-import { body, closing, hemming, type Made, made, refused, type Sizes, seam, spaceOf } from './sewn.ts';
+import { body, type ClothSizes, closing, hemming, made, refused, type SewnResult, seam, spaceOf } from './sewn.ts';
 
 /** An apron: a skirt, a bib, and a curve between them. */
-export const apron = (sizes: Sizes): Made => {
+export const apron = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height, straps, cloth } = sizes;
   const [bib, skirt] = [width * 0.45, height * 0.62];
   const [_x0, x1] = [(width - bib) / 2, (width + bib) / 2];
@@ -70,7 +70,7 @@ export const apron = (sizes: Sizes): Made => {
 };
 
 /** A bag of one piece, folded under its bottom; its corners are boxed where it has a depth. */
-export const bag = (sizes: Sizes): Made => {
+export const bag = (sizes: ClothSizes): SewnResult => {
   const { piece, width: w, height: h, depth: t, straps } = sizes;
   const wide = w + t;
   const half = t / 2;
@@ -121,7 +121,7 @@ export const bag = (sizes: Sizes): Made => {
 };
 
 /** Pockets on a backing, in rows; each is as much wider than its place as it is to stand out. */
-export const pockets = (sizes: Sizes): Made => {
+export const pockets = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height, depth: out, cloth } = sizes;
   const [n, rows, air] = [piece.panels, piece.rows, piece.hem];
   const [cell, high] = [Math.floor((width - (n + 1) * air) / n), Math.floor(((height - (rows + 1) * air) / rows) * 0.8)];

@@ -17,11 +17,11 @@ import { CLOTH_ROLES, type ClothForm, type ClothThing, SIZED } from './cloth.ts'
 import { bolster, boxCushion, cushion, petBed } from './cushions.ts';
 import { blind, curtain } from './hangings.ts';
 import { quilt } from './quilt.ts';
-import type { Made, Sewn, Sizes } from './sewn.ts';
+import type { ClothSizes, Sewn, SewnResult } from './sewn.ts';
 import { comforter, flatSheet, rug, runner, tableCloth, towel } from './spreads.ts';
 import { fittedSheet, mattressCover, seatCover, upholstery } from './wraps.ts';
 
-const MAKE: Readonly<Record<ClothForm, (sizes: Sizes) => Made>> = {
+const MAKE: Readonly<Record<ClothForm, (sizes: ClothSizes) => SewnResult>> = {
   cushion,
   'box cushion': boxCushion,
   bolster,
@@ -49,7 +49,7 @@ export const clothFor = (cloths: readonly Cloth[] | undefined, id: string | null
   cloths?.find((each) => each.id === id) ?? cloths?.[0] ?? (FIRST_CLOTHS[0] as Cloth);
 
 /** The sizes that count, at doll size. */
-export const sizesOfCloth = (piece: ClothThing, means: Means): Sizes => {
+export const sizesOfCloth = (piece: ClothThing, means: Means): ClothSizes => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const place: PlaceSpace | undefined = piece.on ? means.place?.(piece.on) : undefined;
   const takes = new Set(place && piece.fits ? SIZED[piece.form] : []);

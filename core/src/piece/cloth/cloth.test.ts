@@ -1,9 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { cutLineOf, cutSizeOf, type Pattern, placerOf, stretchOf, volumeWithin } from '../../cloth/index.ts';
+import { cutLineOf, cutSizeOf, placerOf, type SewingPattern, stretchOf, volumeWithin } from '../../cloth/index.ts';
 import { boxOfSewn, edgesAreWhole, gapsOfSeams, lengthSewn, tornApart, unequalSeams } from '../../cloth/sewn.testing.ts';
 import { dollUm, realUm, scaleFromRatio, UM } from '../../measure/index.ts';
 import { isInRing, signedArea } from '../../shape/index.ts';
-import { buildPiece, CLOTH_FORMS, type ClothThing, fromPreset, isSmall, type Means, type PlaceSpace, PRESETS, WAYS } from '../index.ts';
+import {
+  buildPiece,
+  CLOTH_FORMS,
+  type ClothThing,
+  CONSTRUCTIONS,
+  fromPreset,
+  isSmall,
+  type Means,
+  type PlaceSpace,
+  PRESETS,
+} from '../index.ts';
 import { boardOf, randomPiece } from '../randomDecisions.testing.ts';
 
 const CLOTHS = PRESETS.filter(({ kind }) => kind === 'cloth');
@@ -26,7 +36,7 @@ const sewn = (piece: ClothThing, by: Means = means(6)) => {
   return { pattern: sewing.pattern, copies: sewing.copies, size: assembly.outside.max, parts: assembly.parts, extras, anchor };
 };
 
-const piece = ({ pieces }: Pattern, name: string) => {
+const piece = ({ pieces }: SewingPattern, name: string) => {
   const found = pieces.find((each) => each.name === name);
   if (!found) throw new Error(`no ${name}`);
   return found;
@@ -36,7 +46,7 @@ const piece = ({ pieces }: Pattern, name: string) => {
 const PADDED = 1.3;
 
 /** How far apart what is sewn along an edge may be, in µm: curves are drawn in chords. */
-const give = (each: ClothThing, pattern: Pattern, thick: number): number => {
+const give = (each: ClothThing, pattern: SewingPattern, thick: number): number => {
   if (each.form === 'quilt' || each.form === 'comforter') return PADDED * thick;
   return pattern.pieces.some(({ line }) => line.length > 60) ? 60 : 10;
 };
@@ -51,7 +61,7 @@ describe('every thing of cloth', () => {
     '%s: joined edges are equally long and lie on one another',
     (_, preset) => {
       for (const ratio of [3, 6, 12])
-        for (const way of WAYS) {
+        for (const way of CONSTRUCTIONS) {
           const each = { ...fromPreset(preset, 'p', 1), way } as ClothThing;
           const built = buildPiece(each, means(ratio));
           if (!built.ok) {
@@ -138,7 +148,7 @@ describe('sizes that makers work out', () => {
     expect(cutSizeOf(felt)[0]).toBeLessThan(cutSizeOf(front)[0]);
     expect(
       lengthSewn(
-        placerOf((sewn({ ...each, way: 'felt' }).pattern.patches[0] as Pattern['patches'][number]).bend),
+        placerOf((sewn({ ...each, way: 'felt' }).pattern.patches[0] as SewingPattern['patches'][number]).bend),
         [0, 1],
         [felt.line[1]?.[0] ?? 0, 1],
       ),
@@ -193,9 +203,9 @@ describe('sizes that makers work out', () => {
       thing('table-cloth', { width: realUm(1_200 * UM.mm), depth: realUm(600 * UM.mm), drop: realUm(240 * UM.mm), hem: dollUm(4 * UM.mm) }),
     );
     // 200 + 2 × 40, 100 + 2 × 40, hems turned twice.
-    expect(cutSizeOf(square.pattern.pieces[0] as Pattern['pieces'][number])).toEqual([280_000 + 16_000, 180_000 + 16_000]);
+    expect(cutSizeOf(square.pattern.pieces[0] as SewingPattern['pieces'][number])).toEqual([280_000 + 16_000, 180_000 + 16_000]);
     const round = sewn(thing('round-table-cloth', { width: realUm(900 * UM.mm), drop: realUm(240 * UM.mm), hem: dollUm(4 * UM.mm) }));
-    const [w] = cutSizeOf(round.pattern.pieces[0] as Pattern['pieces'][number]);
+    const [w] = cutSizeOf(round.pattern.pieces[0] as SewingPattern['pieces'][number]);
     // Source: plane geometry: diameter d + 2 drops, and a hem once.
     expect(Math.abs(w - (150_000 + 80_000 + 8_000))).toBeLessThan(120);
   });
@@ -214,7 +224,7 @@ describe('sizes that makers work out', () => {
     expect(rod?.length).toBe((900_000 + 2 * 120_000) / 6);
     expect(pattern.pieces).toHaveLength(2);
     // Each is half the rod, twice as wide, a double hem at both sides; above it a header, a pocket and a turn.
-    const cut = cutSizeOf(pattern.pieces[0] as Pattern['pieces'][number]);
+    const cut = cutSizeOf(pattern.pieces[0] as SewingPattern['pieces'][number]);
     expect(cut[0]).toBe(190_000 + 20_000);
     const pocket = Math.round((Math.PI * 3_000 + 4_000) / 2);
     expect(cut[1]).toBe(200_000 + 10_000 + each.header + pocket + 5_000);
@@ -232,7 +242,7 @@ describe('sizes that makers work out', () => {
       hem: dollUm(4 * UM.mm),
     });
     const { pattern, extras } = sewn(each);
-    const [w] = cutSizeOf(pattern.pieces[0] as Pattern['pieces'][number]);
+    const [w] = cutSizeOf(pattern.pieces[0] as SewingPattern['pieces'][number]);
     expect(Math.abs(w - 2 * (30_000 + 6_000 + 10_000 + 8_000))).toBeLessThan(80);
     expect(extras.find(({ what }) => what === 'thin elastic')?.length).toBe(Math.round(2 * Math.PI * 20_000 * 0.85 + 15_000));
     const tucked = sewn({ ...each, edge: 'tucked', panels: 8 }).pattern.pieces[0];
@@ -247,7 +257,7 @@ describe('sizes that makers work out', () => {
       thing('rug', { width: { doll: dollUm(200 * UM.mm) }, depth: { doll: dollUm(100 * UM.mm) }, border: dollUm(6 * UM.mm) }),
     );
     expect(rug.extras.find(({ what }) => what.startsWith('ribbon'))).toMatchObject({ length: 610_000, wide: 6_000 });
-    expect(cutSizeOf(rug.pattern.pieces[0] as Pattern['pieces'][number])).toEqual([200_000, 100_000]);
+    expect(cutSizeOf(rug.pattern.pieces[0] as SewingPattern['pieces'][number])).toEqual([200_000, 100_000]);
     expect(sewn(thing('towel', { count: 3 })).extras.find(({ what }) => what.startsWith('ribbon'))?.count).toBe(6);
   });
 
@@ -269,7 +279,7 @@ describe('sizes that makers work out', () => {
         hem: dollUm(5 * UM.mm),
       }),
     );
-    expect(cutSizeOf(pattern.pieces[0] as Pattern['pieces'][number])).toEqual([80_000 + 12_000, 160_000 + 20_000]);
+    expect(cutSizeOf(pattern.pieces[0] as SewingPattern['pieces'][number])).toEqual([80_000 + 12_000, 160_000 + 20_000]);
     expect(size).toEqual([60_000, 70_000, 20_000]);
   });
 });

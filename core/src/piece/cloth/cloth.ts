@@ -36,8 +36,8 @@ export const CLOTH_FORMS = [
 export type ClothForm = (typeof CLOTH_FORMS)[number];
 
 /** How edges are joined: sewn inside out and turned; turned in and glued; turned in and ironed on a tape; or of felt, edge on edge, which needs no allowance. */
-export const WAYS = ['sewn', 'glued', 'tape', 'felt'] as const;
-export type Way = (typeof WAYS)[number];
+export const CONSTRUCTIONS = ['sewn', 'glued', 'tape', 'felt'] as const;
+export type Construction = (typeof CONSTRUCTIONS)[number];
 
 export const HANGS = ['pocket', 'rings', 'tabs'] as const;
 
@@ -62,7 +62,7 @@ export const clothThingSchema = z.strictObject({
   height: side.default(mm(120)),
   depth: side.default(mm(400)),
   round: z.boolean().default(false),
-  way: z.enum(WAYS).default('sewn'),
+  way: z.enum(CONSTRUCTIONS).default('sewn'),
   /** What is cut beyond a line that is sewn, glued or ironed; how wide a hem is; how far cloth is tucked under. */
   seam: dolls(1, 30, 6),
   hem: dolls(1, 60, 5),

@@ -5,8 +5,8 @@ import type { Vec3 } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import {
   body,
+  type ClothSizes,
   closing,
-  type Made,
   made,
   meeting,
   openingOn,
@@ -14,7 +14,7 @@ import {
   refused,
   rimOf,
   type Sewn,
-  type Sizes,
+  type SewnResult,
   seam,
   spaceOf,
 } from './sewn.ts';
@@ -23,7 +23,7 @@ import {
 const FULLEST = 0.9;
 
 /** Two pieces alike, joined all round: what is filled draws its sides in, so that both are cut as long as the bow over the middle. Finished sizes are those through the middle. */
-export const cushion = (sizes: Sizes): Made => {
+export const cushion = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height, depth } = sizes;
   const rim = rimOf(piece);
   const [w, d] = [width - 2 * rim, depth - 2 * rim];
@@ -82,7 +82,7 @@ const boxSeams = (w: number, d: number): readonly Seam[] => {
   ];
 };
 
-const boxed = (sizes: Sizes): Sewn['pattern'] => {
+const boxed = (sizes: ClothSizes): Sewn['pattern'] => {
   const { piece, width: w, height: h, depth: d } = sizes;
   const work = meeting(piece);
   const round = 2 * (w + d);
@@ -114,7 +114,7 @@ const disc = (piece: number, radius: number, bend: Patch['bend'], rings = 1): Pa
   fine: [1, rings],
 });
 
-const drum = (sizes: Sizes): Sewn['pattern'] => {
+const drum = (sizes: ClothSizes): Sewn['pattern'] => {
   const { piece, width, height: h } = sizes;
   const radius = width / 2;
   const long = Math.round(Math.PI * width);
@@ -141,7 +141,7 @@ const drum = (sizes: Sizes): Sewn['pattern'] => {
 };
 
 /** Top, bottom and a band between them, over a block of foam. */
-export const boxCushion = (sizes: Sizes): Made => {
+export const boxCushion = (sizes: ClothSizes): SewnResult => {
   const { width, height, round } = sizes;
   const depth = round ? width : sizes.depth;
   return made({
@@ -154,7 +154,7 @@ export const boxCushion = (sizes: Sizes): Made => {
 };
 
 /** A roll: a strip round it and a disc at each end. */
-export const bolster = (sizes: Sizes): Made => {
+export const bolster = (sizes: ClothSizes): SewnResult => {
   const { piece, width: length, depth: across } = sizes;
   const radius = across / 2;
   const long = Math.round(Math.PI * across);
@@ -188,7 +188,7 @@ export const bolster = (sizes: Sizes): Made => {
 };
 
 /** A round bed for an animal: a tube made up as a ring, by its middle as long as the circle that it lies on, and a base of two discs under it. */
-export const petBed = (sizes: Sizes): Made => {
+export const petBed = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height } = sizes;
   const tube = height / 2;
   const radius = width / 2 - tube;

@@ -26,7 +26,7 @@ export const CLOTH_WORDS: Readonly<Record<ClothForm, string>> = {
   pockets: 'pockets on a backing',
 };
 
-export const WAY_WORDS = {
+export const CONSTRUCTION_WORDS = {
   sewn: 'sewn and turned',
   glued: 'glued, edges turned in',
   tape: 'ironed on a tape',
@@ -160,7 +160,9 @@ const FIELDS: readonly Field[] = [
     path: ['way'],
     label: 'It is made',
     group: 'build',
-    kind: choice(...(Object.keys(WAY_WORDS) as (keyof typeof WAY_WORDS)[]).map((way) => [way, WAY_WORDS[way]] as const)),
+    kind: choice(
+      ...(Object.keys(CONSTRUCTION_WORDS) as (keyof typeof CONSTRUCTION_WORDS)[]).map((way) => [way, CONSTRUCTION_WORDS[way]] as const),
+    ),
   },
   { path: ['seam'], label: 'Seam allowance or flap', group: 'build', kind: dollSize(1, 30), when: hasSeam },
   { path: ['hem'], label: 'Hem, wide', group: 'build', kind: dollSize(1, 60), when: hasHem },

@@ -7,7 +7,7 @@ import { ellipseRing, type Point } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import { extra } from '../parts/extra.ts';
 import { roundIn, type Space, sectionOf } from '../parts/panels.ts';
-import { body, hemming, type Made, made, refused, type Sizes, spaceOf } from './sewn.ts';
+import { body, type ClothSizes, hemming, made, refused, type SewnResult, spaceOf } from './sewn.ts';
 
 /** Round a rod with a little room: half of what goes round it is the pocket's depth. Common practice, no source. */
 const ROD_EASE = 4 * UM.mm;
@@ -26,7 +26,7 @@ const ringsOn = (span: number): number => Math.max(3, Math.round(span / RINGS_AP
 type Rod = { readonly across: number; readonly length: number; readonly axis: number; readonly out: number };
 
 /** The rod, and a board with a hole at each end that it goes through. */
-const rodParts = ({ piece, sheets, put }: Sizes, { across, length, axis, out }: Rod): readonly Part[] => {
+const rodParts = ({ piece, sheets, put }: ClothSizes, { across, length, axis, out }: Rod): readonly Part[] => {
   const radius = Math.floor(across / 2);
   const ring = ellipseRing(radius, radius, radius, radius);
   const space: Space = { x0: 0, x1: length, y0: axis - radius, y1: axis + radius, z0: out - radius, z1: out + radius };
@@ -55,7 +55,7 @@ const rodParts = ({ piece, sheets, put }: Sizes, { across, length, axis, out }: 
 };
 
 /** Curtains on a rod: each as wide as its share of the rod times the fullness; above the rod a header, below a hem. Common practice, no source. */
-export const curtain = (sizes: Sizes): Made => {
+export const curtain = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height, beyond } = sizes;
   const { panels: n, hang, header } = piece;
   const rod = sectionOf(piece.rod).width;
@@ -137,7 +137,7 @@ export const curtain = (sizes: Sizes): Made => {
 };
 
 /** A blind: flat, a stick in a pocket above and below, stitched or pressed where it folds up. */
-export const blind = (sizes: Sizes): Made => {
+export const blind = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height } = sizes;
   const rod = sectionOf(piece.rod).width;
   const pocket = pocketFor(rod);

@@ -3,11 +3,11 @@ import type { Part } from '../../assembly/index.ts';
 import { type ClothPiece, loftOf, type Patch, patch, plane, rectPiece } from '../../cloth/index.ts';
 import type { Point, Vec3 } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
-import { body, closing, type Made, made, openingOn, refused, type Sizes, seam, spaceOf } from './sewn.ts';
+import { body, type ClothSizes, closing, made, openingOn, refused, type SewnResult, seam, spaceOf } from './sewn.ts';
 import { BACK, FRONT, LEFT, X } from './ways.ts';
 
 /** A quilt of stiff panels between two cloths, with gaps at which it folds. Finished width = n panels and n + 1 gaps. Common practice, no source. */
-export const quilt = (sizes: Sizes): Made => {
+export const quilt = (sizes: ClothSizes): SewnResult => {
   const { piece, width, depth, sheets, put } = sizes;
   const { panels: n, gap, layers, loft } = piece;
   const each = Math.floor((width - (n + 1) * gap) / n);
@@ -90,7 +90,7 @@ type Panels = {
 };
 
 /** The upper cloth, open or folded to and fro: panels lie one over the other, gaps stand between them. Open, the lower cloth too. */
-const quiltPatches = ({ piece, width, depth }: Sizes, { n, each, gap, thick, up }: Panels): readonly Patch[] => {
+const quiltPatches = ({ piece, width, depth }: ClothSizes, { n, each, gap, thick, up }: Panels): readonly Patch[] => {
   if (!piece.folded)
     return [
       patch(0, [0, 0, width, depth], plane([0, thick, depth], X, BACK), [6, 2]),

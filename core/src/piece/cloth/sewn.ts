@@ -1,6 +1,6 @@
 // µm, doll size. One copy of a thing of cloth: its pattern, what it takes, the space it fills. x right, y up, z towards the viewer, its lower left back corner at the origin.
 import type { Part } from '../../assembly/index.ts';
-import type { EdgeWork, Opening, Pattern, Seam } from '../../cloth/index.ts';
+import type { EdgeWork, Seam, SewingPattern, TurningGap } from '../../cloth/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { UM } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
@@ -13,7 +13,7 @@ import type { Put } from '../parts/put.ts';
 import type { ClothPartRole, ClothThing } from './cloth.ts';
 
 /** What one copy is made by, at doll size: its sizes are those of its place where it takes them from there. */
-export type Sizes = {
+export type ClothSizes = {
   readonly piece: ClothThing;
   readonly width: number;
   readonly height: number;
@@ -30,7 +30,7 @@ export type Sizes = {
 };
 
 export type Sewn = {
-  readonly pattern: Pattern;
+  readonly pattern: SewingPattern;
   readonly size: Vec3;
   readonly parts: readonly Part[];
   readonly extras: readonly Extra[];
@@ -40,9 +40,9 @@ export type Sewn = {
   readonly filled?: boolean;
 };
 
-export type Made = Result<Sewn, PieceProblem>;
-export const made = (sewn: Sewn): Made => ok(sewn);
-export const refused = (problem: PieceProblem): Made => err(problem);
+export type SewnResult = Result<Sewn, PieceProblem>;
+export const made = (sewn: Sewn): SewnResult => ok(sewn);
+export const refused = (problem: PieceProblem): SewnResult => err(problem);
 
 /** What is done along an edge by which two flat pieces lie on one another. Felt keeps a rim in sight. */
 export const closing = ({ way, seam }: ClothThing): EdgeWork =>
@@ -63,7 +63,7 @@ export const hemming = ({ way, hem }: ClothThing): EdgeWork =>
 const FINGER = 25 * UM.mm;
 
 /** An opening in the middle of an edge so long, to turn and fill it by. */
-export const openingOn = (piece: number, edge: string, length: number): Opening => {
+export const openingOn = (piece: number, edge: string, length: number): TurningGap => {
   const wide = Math.min(0.8 * length, Math.max(0.45 * length, FINGER));
   return { piece, edge, from: Math.round((length - wide) / 2), to: Math.round((length + wide) / 2) };
 };
@@ -84,11 +84,11 @@ export const seam = (name: string, one: Ends, other: Ends, more: Partial<Seam> =
 });
 
 /** Cloth that takes its place as a body, and is not cut from board. */
-export const body = ({ piece }: Sizes, id: string, space: Space): Part =>
+export const body = ({ piece }: ClothSizes, id: string, space: Space): Part =>
   foundThing(space, { id: `${piece.id}/${id}`, role: 'found', name: piece.form, shows: 'up', held: 'slides' }, 'cloth');
 
 /** Foam or batting in the shape of a block. */
-export const padding = ({ piece }: Sizes, id: string, name: string, space: Space): Part =>
+export const padding = ({ piece }: ClothSizes, id: string, name: string, space: Space): Part =>
   padIn(space, { id: `${piece.id}/${id}`, role: 'pad', name, shows: 'up', held: 'slides' });
 
 export const spaceOf = ([x0, y0, z0]: Vec3, [x1, y1, z1]: Vec3): Space => ({ x0, y0, z0, x1, y1, z1 });

@@ -5,11 +5,11 @@ import { type ClothPiece, discPiece, discRing, type EdgeWork, loftOf, type Patch
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
 import { extra } from '../parts/extra.ts';
 import type { Drops } from './cloth.ts';
-import { body, closing, hemming, type Made, made, openingOn, RIBBON_OVER, type Sizes, seam, spaceOf } from './sewn.ts';
+import { body, type ClothSizes, closing, hemming, made, openingOn, RIBBON_OVER, type SewnResult, seam, spaceOf } from './sewn.ts';
 import { BACK, FRONT, LEFT, X } from './ways.ts';
 
 /** How thick a spread is drawn: its cloth, and no less than can be seen. */
-const thinOf = ({ cloth }: Sizes): number => Math.max(100, Math.round(cloth));
+const thinOf = ({ cloth }: ClothSizes): number => Math.max(100, Math.round(cloth));
 
 type Over = { readonly left: number; readonly right: number; readonly front: number; readonly back: number };
 
@@ -48,7 +48,14 @@ export const drapePatches = (w: number, h: number, d: number, { left, right, fro
 };
 
 /** Cloth as bodies: what lies on top, and what hangs down its sides. */
-const drapeBodies = (sizes: Sizes, w: number, h: number, d: number, thick: number, { left, right, front, back }: Over): readonly Part[] => {
+const drapeBodies = (
+  sizes: ClothSizes,
+  w: number,
+  h: number,
+  d: number,
+  thick: number,
+  { left, right, front, back }: Over,
+): readonly Part[] => {
   const lower = (over: number): number => h - over;
   return [
     body(sizes, 'top', spaceOf([0, h, 0], [w, h + thick, d])),
@@ -74,7 +81,7 @@ const movedPatches = (patches: readonly Patch[], [dx, dy, dz]: Vec3): readonly P
   });
 
 /** A sheet, spread or table cloth that hangs over the sides of what it lies on. With batting it is two cloths, and its loft is added to both ways. */
-const draped = (sizes: Sizes, over: Over, batting: number): Made => {
+const draped = (sizes: ClothSizes, over: Over, batting: number): SewnResult => {
   const { piece, width: w, depth: d } = sizes;
   const thick = thinOf(sizes) + batting;
   const h = Math.max(over.left, over.right, over.front, over.back);
@@ -118,16 +125,16 @@ const draped = (sizes: Sizes, over: Over, batting: number): Made => {
   });
 };
 
-export const flatSheet = (sizes: Sizes): Made => draped(sizes, overOf(sizes.piece.drops, sizes.drop), 0);
+export const flatSheet = (sizes: ClothSizes): SewnResult => draped(sizes, overOf(sizes.piece.drops, sizes.drop), 0);
 
-export const comforter = (sizes: Sizes): Made =>
+export const comforter = (sizes: ClothSizes): SewnResult =>
   draped(sizes, overOf(sizes.piece.drops, sizes.drop), sizes.piece.layers * sizes.piece.loft);
 
 /** A runner hangs over the ends of a table, and is narrower than it. */
-export const runner = (sizes: Sizes): Made => draped(sizes, { left: sizes.drop, right: sizes.drop, front: 0, back: 0 }, 0);
+export const runner = (sizes: ClothSizes): SewnResult => draped(sizes, { left: sizes.drop, right: sizes.drop, front: 0, back: 0 }, 0);
 
 /** A round cloth: the top's radius and the drop. Source: plane geometry. */
-const roundCloth = (sizes: Sizes): Made => {
+const roundCloth = (sizes: ClothSizes): SewnResult => {
   const { piece, width, drop } = sizes;
   const thick = thinOf(sizes);
   const radius = width / 2;
@@ -155,10 +162,10 @@ const roundCloth = (sizes: Sizes): Made => {
   });
 };
 
-export const tableCloth = (sizes: Sizes): Made => (sizes.round ? roundCloth(sizes) : flatSheet(sizes));
+export const tableCloth = (sizes: ClothSizes): SewnResult => (sizes.round ? roundCloth(sizes) : flatSheet(sizes));
 
 /** What lies or hangs flat: its edge hemmed, or under a ribbon; round or square. */
-const flat = (sizes: Sizes, stripes: number): Made => {
+const flat = (sizes: ClothSizes, stripes: number): SewnResult => {
   const { piece, width, depth, round } = sizes;
   const thick = thinOf(sizes);
   const covered: EdgeWork = ['raw', 0];
@@ -208,5 +215,5 @@ const flat = (sizes: Sizes, stripes: number): Made => {
   });
 };
 
-export const rug = (sizes: Sizes): Made => flat(sizes, 0);
-export const towel = (sizes: Sizes): Made => flat({ ...sizes, round: false }, 2);
+export const rug = (sizes: ClothSizes): SewnResult => flat(sizes, 0);
+export const towel = (sizes: ClothSizes): SewnResult => flat({ ...sizes, round: false }, 2);

@@ -6,7 +6,7 @@ import type { Point } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import { extra } from '../parts/extra.ts';
 import type { ClothThing } from './cloth.ts';
-import { body, hemming, type Made, made, meeting, padding, refused, type Sewn, type Sizes, seam, spaceOf } from './sewn.ts';
+import { body, type ClothSizes, hemming, made, meeting, padding, refused, type Sewn, type SewnResult, seam, spaceOf } from './sewn.ts';
 
 /** How much shorter elastic is than what it draws together, and what of it is sewn on itself. Common practice, no source. */
 const ELASTIC = 0.85;
@@ -18,10 +18,10 @@ const elasticFor = (round: number) => extra('thin elastic', round * ELASTIC + EL
 const stuckDown = ({ way }: ClothThing, round: number) => extra(way === 'tape' ? 'iron tape' : 'line of glue', round);
 
 /** Cloth under a seat is drawn together to this far within its edge at the least. */
-const underOf = ({ piece }: Sizes, radius: number): number => Math.min(piece.tuck, radius * 0.8);
+const underOf = ({ piece }: ClothSizes, radius: number): number => Math.min(piece.tuck, radius * 0.8);
 
 /** A disc over a round seat: down its side and drawn together, or laid in tucks, under it. */
-const roundSeatCover = (sizes: Sizes): Made => {
+const roundSeatCover = (sizes: ClothSizes): SewnResult => {
   const { piece, width, height } = sizes;
   const radius = width / 2;
   const under = underOf(sizes, radius);
@@ -111,12 +111,12 @@ const wrapPatches = (w: number, h: number, d: number, s: number): readonly Patch
 
 /** Cloth over a block: the block, twice its thickness and twice what is tucked under. Sewn, its corners are cut out and closed; otherwise they are folded like a parcel's. */
 const over = (
-  sizes: Sizes,
+  sizes: ClothSizes,
   height: number,
   inside: Pick<Sewn, 'parts' | 'extras'>,
   batting: readonly ClothPiece[],
   elastic: boolean,
-): Made => {
+): SewnResult => {
   const { piece, width: w, depth: d } = sizes;
   const problem = lack('what is tucked under it', Math.min(w, d) / 2, piece.tuck);
   if (problem) return refused(problem);
@@ -175,7 +175,7 @@ const over = (
   });
 };
 
-export const seatCover = (sizes: Sizes): Made =>
+export const seatCover = (sizes: ClothSizes): SewnResult =>
   sizes.round
     ? roundSeatCover(sizes)
     : over(
@@ -190,7 +190,7 @@ export const seatCover = (sizes: Sizes): Made =>
       );
 
 /** A board, batting on it, cloth over both: the board, its thickness with the batting's, and a tuck. Common practice, no source. */
-export const mattressCover = (sizes: Sizes): Made => {
+export const mattressCover = (sizes: ClothSizes): SewnResult => {
   const { piece, width, depth, sheets, put } = sizes;
   const board = sheets.panel.thickness;
   const high = board + piece.layers * piece.loft;
@@ -205,7 +205,7 @@ export const mattressCover = (sizes: Sizes): Made => {
   return over(sizes, high, { parts, extras: [] }, batting, false);
 };
 
-export const fittedSheet = (sizes: Sizes): Made => {
+export const fittedSheet = (sizes: ClothSizes): SewnResult => {
   const { width, height, depth, cloth } = sizes;
   const thin = Math.max(1, Math.round(cloth));
   return over(
@@ -224,7 +224,7 @@ export const fittedSheet = (sizes: Sizes): Made => {
   );
 };
 
-export const upholstery = (sizes: Sizes): Made =>
+export const upholstery = (sizes: ClothSizes): SewnResult =>
   over(
     sizes,
     sizes.height,

@@ -8,7 +8,7 @@ import type { Piecelike } from './base.ts';
 import type { Field } from './field.ts';
 import type { BuiltWithout } from './leftOut.ts';
 import type { Means, PlaceSpace } from './means.ts';
-import type { Model } from './model.ts';
+import type { FamilyModel } from './model.ts';
 import type { PlaceAt } from './placeAt.ts';
 import type { Preset } from './preset.ts';
 import type { PieceProblem } from './problem.ts';
@@ -35,7 +35,7 @@ export type Sight = 'front' | 'side' | 'top';
 
 /** A family. What is optional is left out by those to whom it means nothing. */
 export type Family<P extends Piecelike = Piecelike> = {
-  readonly model: Model;
+  readonly model: FamilyModel;
   /** Each decision about a piece, described once. */
   readonly fields: readonly Field[];
   readonly presets: readonly Preset[];

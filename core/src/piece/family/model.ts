@@ -9,7 +9,7 @@ export type Frozen<T> = T extends string | number | boolean | null | undefined ?
 export type PieceOf<S extends z.ZodType> = Frozen<z.output<S>> & { readonly id: string; readonly mark: number };
 
 /** What a family is as data: the first page needs no more of it. */
-export type Model<S extends z.ZodType = z.ZodType> = {
+export type FamilyModel<S extends z.ZodType = z.ZodType> = {
   /** A piece as it may stand in a file; what is left out is as usual. */
   readonly schema: S;
   /** What its boards are chosen for. */
@@ -26,4 +26,4 @@ export type Model<S extends z.ZodType = z.ZodType> = {
   readonly host?: (piece: Frozen<z.output<S>>) => string | null;
 };
 
-export const defineModel = <S extends z.ZodType>(model: Model<S>): Model<S> => model;
+export const defineModel = <S extends z.ZodType>(model: FamilyModel<S>): FamilyModel<S> => model;

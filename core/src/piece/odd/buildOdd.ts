@@ -11,12 +11,12 @@ import { movedParts } from '../parts/parts.ts';
 import { putFor } from '../parts/put.ts';
 import { cake, loaf, plate } from './food.ts';
 import { ODD_ROLES, type OddForm, type OddThing } from './odd.ts';
-import type { Doing, Made, Recipe } from './recipe.ts';
+import type { Recipe, RecipeContext, RecipeResult } from './recipe.ts';
 import { bottle, candle, lamp, log, plant, vase } from './standing.ts';
 import { frame, pencil, tray } from './strips.ts';
 import { hanger, key } from './wire.ts';
 
-const MAKE: Readonly<Record<OddForm, (doing: Doing) => Made>> = {
+const MAKE: Readonly<Record<OddForm, (doing: RecipeContext) => RecipeResult>> = {
   lamp,
   plant,
   vase,
@@ -33,7 +33,7 @@ const MAKE: Readonly<Record<OddForm, (doing: Doing) => Made>> = {
   log,
 };
 
-const doingOf = (piece: OddThing, means: Means): Doing => {
+const doingOf = (piece: OddThing, means: Means): RecipeContext => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   return {
     piece,

@@ -7,7 +7,7 @@ import { discNet } from '../../net/index.ts';
 import type { Point, Ring } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import { extra } from '../parts/extra.ts';
-import { axisFor, bodyPart, boxPart, type Doing, type Made, made, netOn, polygon } from './recipe.ts';
+import { axisFor, bodyPart, boxPart, made, netOn, polygon, type RecipeContext, type RecipeResult } from './recipe.ts';
 
 /** Corners of a round cake that is cut with a knife, or as many more as give each slice the same. */
 const ROUND = 32;
@@ -28,7 +28,7 @@ const sliceRing = (radius: number, sides: number, from: number, to: number): Rin
 };
 
 /** A cake, pie, cheese, pizza or flat loaf: layers of board, round or of many sides, whole or in slices, some of them gone; a strip of icing round it, decoration on its rim. */
-export const cake = (doing: Doing): Made => {
+export const cake = (doing: RecipeContext): RecipeResult => {
   const { piece, width, sheets, height } = doing;
   const [one, radius] = [sheets.body.one, Math.round(width / 2)];
   const layers = Math.max(1, Math.round(height / one));
@@ -100,7 +100,7 @@ const loafRing = (wide: number, high: number): Ring => {
 };
 
 /** A loaf: slices of board of one outline, side by side; a strip of crust as long as its outline. */
-export const loaf = (doing: Doing): Made => {
+export const loaf = (doing: RecipeContext): RecipeResult => {
   const { piece, width: long, height, depth, sheets } = doing;
   const one = sheets.body.one;
   const all = Math.max(1, Math.round(long / one));
@@ -138,7 +138,7 @@ export const loaf = (doing: Doing): Made => {
 };
 
 /** A plate: two discs of card, the smaller one is where one eats; its rim is what is left. */
-export const plate = (doing: Doing): Made => {
+export const plate = (doing: RecipeContext): RecipeResult => {
   const { piece, width, above, paper } = doing;
   const axis = axisFor(width);
   const problem = lack('what is eaten off within its rim', width, above + 2 * UM.mm);

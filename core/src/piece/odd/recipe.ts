@@ -3,16 +3,16 @@ import type { Part } from '../../assembly/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
 import { type Net, tubeNet, tubeStands } from '../../net/index.ts';
 import { type Point, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
-import type { Wanted } from '../../stock/index.ts';
+import type { StandIn } from '../../stock/index.ts';
 import type { Sheeting } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import type { Extra, StandingNet } from '../parts/built.ts';
 import { foundThing, type Space } from '../parts/panels.ts';
 import type { Put } from '../parts/put.ts';
-import { type Axis, axisAt, roundPart } from '../parts/round.ts';
+import { axisAt, type RoundAxis, roundPart } from '../parts/round.ts';
 import type { OddRole, OddThing } from './odd.ts';
 
-export type Doing = {
+export type RecipeContext = {
   readonly piece: OddThing;
   readonly width: number;
   readonly height: number;
@@ -31,13 +31,13 @@ export type Recipe = {
   readonly nets: readonly (Omit<StandingNet, 'key' | 'copies'> & { readonly pose: Pose })[];
   readonly extras: readonly Extra[];
   readonly size: Vec3;
-  readonly wanted: readonly Wanted[];
+  readonly wanted: readonly StandIn[];
 };
 
-export type Made = Result<Recipe, PieceProblem>;
-export const made = (recipe: Recipe): Made => ok(recipe);
+export type RecipeResult = Result<Recipe, PieceProblem>;
+export const made = (recipe: Recipe): RecipeResult => ok(recipe);
 
-export const netOn = ({ piece }: Doing, name: string, net: Net, pose: Pose): Recipe['nets'][number] => ({
+export const netOn = ({ piece }: RecipeContext, name: string, net: Net, pose: Pose): Recipe['nets'][number] => ({
   name,
   net,
   pose,
@@ -48,8 +48,8 @@ export const netOn = ({ piece }: Doing, name: string, net: Net, pose: Pose): Rec
 
 /** A disc of board, or of as many sides as were decided, between two heights round an axis. */
 export const discPart = (
-  { piece, sheets }: Doing,
-  axis: Axis,
+  { piece, sheets }: RecipeContext,
+  axis: RoundAxis,
   [y0, y1]: readonly [number, number],
   radius: number,
   role: OddRole,
@@ -71,8 +71,8 @@ export const discPart = (
 
 /** Something that is found, or made of paper: it only takes its place. Hollow where something stands in it. */
 export const bodyPart = (
-  { piece }: Doing,
-  axis: Axis,
+  { piece }: RecipeContext,
+  axis: RoundAxis,
   [y0, y1]: readonly [number, number],
   low: number,
   high: number,
@@ -88,14 +88,14 @@ export const bodyPart = (
     { stuff: 'found', stock: piece.found ? 'found thing' : 'paper', length: null },
   );
 
-export const boxPart = ({ piece }: Doing, id: string, space: Space): Part =>
+export const boxPart = ({ piece }: RecipeContext, id: string, space: Space): Part =>
   foundThing(
     space,
     { id: `${piece.id}/${id}`, role: 'found', name: id, shows: 'up', held: 'slides' },
     piece.found ? 'found thing' : 'paper',
   );
 
-export const axisFor = (width: number): Axis => axisAt(Math.round(width / 2), Math.round(width / 2), width / 2);
+export const axisFor = (width: number): RoundAxis => axisAt(Math.round(width / 2), Math.round(width / 2), width / 2);
 
 /** A leaf, pointed at both ends: two arcs over its length. */
 export const leafRing = (long: number, wide: number): Ring => {
@@ -126,7 +126,7 @@ export const polygon = (radius: number, sides: number, from = 0): Ring =>
   });
 
 /** A strip rolled round something that lies along x: where its axis begins, and the circle on which the paper's middle lies. */
-export const lyingTube = (doing: Doing, name: string, diameter: number, long: number, [x, y, z]: Vec3): Recipe['nets'][number] => {
+export const lyingTube = (doing: RecipeContext, name: string, diameter: number, long: number, [x, y, z]: Vec3): Recipe['nets'][number] => {
   // As it would stand, laid over: what was up is along x.
   const { origin } = tubeStands(diameter, [0, 0, 0]);
   return netOn(doing, name, tubeNet(name, diameter, long, doing.piece.tab), {

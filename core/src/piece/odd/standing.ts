@@ -8,17 +8,29 @@ import { lack } from '../family/problem.ts';
 import { extra } from '../parts/extra.ts';
 import { sectionOf } from '../parts/panels.ts';
 import { dowel } from '../parts/round.ts';
-import { axisFor, bodyPart, type Doing, discPart, flatNet, leafRing, lyingTube, type Made, made, netOn, type Recipe } from './recipe.ts';
+import {
+  axisFor,
+  bodyPart,
+  discPart,
+  flatNet,
+  leafRing,
+  lyingTube,
+  made,
+  netOn,
+  type Recipe,
+  type RecipeContext,
+  type RecipeResult,
+} from './recipe.ts';
 
 /** A wall between two circles round an axis: a tube where both are alike. `low` and `high` are diameters at its lower and upper edge. */
-const mantle = (doing: Doing, name: string, low: number, high: number, height: number, [x, y, z]: Vec3): Recipe['nets'][number] => {
+const mantle = (doing: RecipeContext, name: string, low: number, high: number, height: number, [x, y, z]: Vec3): Recipe['nets'][number] => {
   const { piece, paper } = doing;
   const [large, small] = [Math.max(low, high), Math.min(low, high)];
   if (large - small < 400) return netOn(doing, name, tubeNet(name, large - paper, height, piece.tab), tubeStands(large - paper, [x, y, z]));
   return netOn(doing, name, coneNet(name, large, small, height, piece.tab), coneStands(large, small, height, [x, y, z], high > low));
 };
 
-const FOUND = (doing: Doing, width: number, height: number): Recipe['parts'] => [
+const FOUND = (doing: RecipeContext, width: number, height: number): Recipe['parts'] => [
   bodyPart(doing, axisFor(width), [0, height], width / 2, width / 2, 'found'),
 ];
 
@@ -29,7 +41,7 @@ const WALL = 150;
 const CELL_LIGHT = 20 * UM.mm;
 
 /** A lamp: a foot of board, a stem of stick, a disc in the shade that it hangs on, a shade that is rolled from the sector of a ring. */
-export const lamp = (doing: Doing): Made => {
+export const lamp = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, above, part, foot, sheets } = doing;
   const across = Math.max(width, above, foot);
   const axis = axisFor(across);
@@ -74,7 +86,7 @@ const TALL = 0.94;
 const LEAF_NET = 'green leaf';
 
 /** A plant in a pot: a mantle, a bottom, a disc of earth; leaves of paper on wires that stand in it. */
-export const plant = (doing: Doing): Made => {
+export const plant = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, above, part, sheets, paper } = doing;
   const across = Math.max(width, above);
   const axis = axisFor(across);
@@ -123,7 +135,7 @@ export const plant = (doing: Doing): Made => {
 };
 
 /** A vase: a wall and a bottom. */
-export const vase = (doing: Doing): Made => {
+export const vase = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, above, paper } = doing;
   const across = Math.max(width, above);
   const axis = axisFor(across);
@@ -148,7 +160,7 @@ const CORE = 6;
 
 /** A strip wound up on itself to a thickness. Strips longer than a page are several. */
 const wound = (
-  doing: Doing,
+  doing: RecipeContext,
   name: string,
   across: number,
   long: number,
@@ -166,7 +178,7 @@ const wound = (
 };
 
 /** A candle: a strip wound up, and a wick. */
-export const candle = (doing: Doing): Made => {
+export const candle = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, part, paper } = doing;
   const axis = axisFor(width);
   const problem = lack('what is rolled so tightly', width, 12 * paper);
@@ -184,7 +196,7 @@ export const candle = (doing: Doing): Made => {
 };
 
 /** A bottle in slices of tube: a body, a shoulder that tapers, a neck; a label round it. */
-export const bottle = (doing: Doing): Made => {
+export const bottle = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, above, part, paper } = doing;
   const axis = axisFor(width);
   const neck = Math.round(height * 0.22);
@@ -221,7 +233,7 @@ export const bottle = (doing: Doing): Made => {
 };
 
 /** A log: a strip of card wound up on itself; its ends show rings. It lies. */
-export const log = (doing: Doing): Made => {
+export const log = (doing: RecipeContext): RecipeResult => {
   const { piece, width: long, height: across, paper } = doing;
   const problem = lack('what is rolled so tightly', across, 12 * paper);
   if (problem) return err(problem);

@@ -6,7 +6,7 @@ import type { Point } from '../../shape/index.ts';
 import { STICKS } from '../../stock/index.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { roundIn, sectionOf, stickIn } from '../parts/panels.ts';
-import { boxPart, type Doing, lyingTube, type Made, made, netOn, polygon, strip } from './recipe.ts';
+import { boxPart, lyingTube, made, netOn, polygon, type RecipeContext, type RecipeResult, strip } from './recipe.ts';
 
 /** Strips that are glued on a board have a flat side. */
 const NO_EDGE: PieceProblem = {
@@ -17,7 +17,7 @@ const NO_EDGE: PieceProblem = {
 };
 
 /** A tray of board with a rim of sticks round it. */
-export const tray = (doing: Doing): Made => {
+export const tray = (doing: RecipeContext): RecipeResult => {
   const { piece, width, depth, put, sheets } = doing;
   const board = sheets.body.thickness;
   const stick = sectionOf(piece.stick);
@@ -49,7 +49,7 @@ export const tray = (doing: Doing): Made => {
 };
 
 /** A pencil: a stick cut to length, its end sharpened, a strip of paper round it. */
-export const pencil = (doing: Doing): Made => {
+export const pencil = (doing: RecipeContext): RecipeResult => {
   const { piece, width: long, part, paper } = doing;
   const across = sectionOf(piece.stick).width;
   const problem = lack('its point', long, part + 2 * UM.mm) ?? lack('paper so stiff round it', across, 8 * paper);
@@ -73,7 +73,7 @@ export const pencil = (doing: Doing): Made => {
 };
 
 /** A frame of sticks, butted: the upper and lower one across; a back of board within it to glue a picture on. */
-export const frame = (doing: Doing): Made => {
+export const frame = (doing: RecipeContext): RecipeResult => {
   const { piece, width, height, put, sheets } = doing;
   const stick = STICKS[piece.stick];
   const [wide, thick] = [stick.width, stick.thickness];

@@ -5,7 +5,7 @@ import { UM } from '../../measure/index.ts';
 import { grown, type Point, type Ring } from '../../shape/index.ts';
 import { WIRE } from '../../stock/index.ts';
 import { lack } from '../family/problem.ts';
-import { boxPart, type Doing, type Made, made, netOn, polygon, strip } from './recipe.ts';
+import { boxPart, made, netOn, polygon, type RecipeContext, type RecipeResult, strip } from './recipe.ts';
 
 /** The line of a wire as a band so wide: its two sides, for something that is bent in one plane. */
 const bandOf = (drawn: readonly Point[], wide: number): Ring => {
@@ -44,7 +44,7 @@ export const hangerLine = (wide: number, high: number, hook: number): readonly P
 };
 
 /** Wire bent round a figure and closed. */
-const loopPart = (doing: Doing, name: string, corners: Ring, length: number): Part => {
+const loopPart = (doing: RecipeContext, name: string, corners: Ring, length: number): Part => {
   const half = Math.round(WIRE.thickness / 2);
   const inner = grown({ outline: corners, holes: [] }, -half)[0]?.outline;
   return {
@@ -64,7 +64,7 @@ const loopPart = (doing: Doing, name: string, corners: Ring, length: number): Pa
 };
 
 /** What is bent on from there, drawn only: its length is counted with the loop's. */
-const hookPart = (doing: Doing, line: readonly Point[]): Part => ({
+const hookPart = (doing: RecipeContext, line: readonly Point[]): Part => ({
   id: `${doing.piece.id}/hook`,
   role: 'rail',
   name: 'hook',
@@ -80,7 +80,7 @@ const hookPart = (doing: Doing, line: readonly Point[]): Part => ({
 });
 
 /** A hanger of wire: so much is cut off before it is bent. */
-export const hanger = (doing: Doing): Made => {
+export const hanger = (doing: RecipeContext): RecipeResult => {
   const { width, height, part } = doing;
   const problem = lack('its shoulders below its hook', height, Math.round(part * 1.3 + 2 * UM.mm)) ?? lack('its hook', part, 3 * UM.mm);
   if (problem) return err(problem);
@@ -100,7 +100,7 @@ export const hanger = (doing: Doing): Made => {
 };
 
 /** A key: a ring and a shank of wire, a bit of card. */
-export const key = (doing: Doing): Made => {
+export const key = (doing: RecipeContext): RecipeResult => {
   const { piece, width: long, height: ring } = doing;
   const problem = lack('its shank beyond its ring', long, ring + 2 * UM.mm) ?? lack('its ring', ring, 2 * UM.mm);
   if (problem) return err(problem);

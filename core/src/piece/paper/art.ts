@@ -24,7 +24,7 @@ export const MOTIFS = [
 export type Motif = (typeof MOTIFS)[number];
 
 /** The art of one panel, or of several that it is laid across. */
-export type Art = {
+export type PrintedArt = {
   /** The panel that it stands on; what is laid across others begins with this one. */
   readonly panel: string;
   readonly across: readonly string[];
@@ -43,7 +43,7 @@ export type Art = {
   readonly turn: 0 | 1 | 2 | 3;
 };
 
-export const artSchema: z.ZodType<Art> = z.strictObject({
+export const artSchema: z.ZodType<PrintedArt> = z.strictObject({
   panel: textField(60, 1),
   across: z.array(textField(60, 1)).max(20).default([]),
   ground: textField(60, 1).nullable().default(null),
@@ -57,7 +57,7 @@ export const artSchema: z.ZodType<Art> = z.strictObject({
     .nullable()
     .default(null),
   turn: z.literal([0, 1, 2, 3]).default(0),
-}) as unknown as z.ZodType<Art>;
+}) as unknown as z.ZodType<PrintedArt>;
 
 /** The art that a panel begins with. */
-export const newArt = (panel: string): Art => artSchema.parse({ panel });
+export const newArt = (panel: string): PrintedArt => artSchema.parse({ panel });

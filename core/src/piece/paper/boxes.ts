@@ -2,7 +2,7 @@
 import {
   awningNet,
   bagNet,
-  boxOf,
+  boxSolid,
   cartonNet,
   handleNet,
   hingedNet,
@@ -21,13 +21,13 @@ import {
 } from '../../net/index.ts';
 import { add, type Point, type Pose, type Vec3 } from '../../shape/index.ts';
 import {
+  type CopyResult,
   copyOf,
   facing,
   type GoodNet,
   lacks,
   lyingDown,
   lyingUp,
-  type Made,
   type Making,
   netOf,
   refused,
@@ -62,10 +62,10 @@ const called = (net: Net, names: Readonly<Record<string, string>>): Net => ({
 /** The middle of the paper of a tray so large outside, standing from the floor at a corner. */
 const trayAt = ({ paper, piece }: Making, [w, h, d]: Vec3, [x, y, z]: Vec3): Folded | undefined => {
   const half = paper / 2;
-  return unfolded(boxOf(w - paper, d - paper, h - half, true), piece.tab, [x + half, y + half, z + half]);
+  return unfolded(boxSolid(w - paper, d - paper, h - half, true), piece.tab, [x + half, y + half, z + half]);
 };
 
-const tray = (making: Making): Made => {
+const tray = (making: Making): CopyResult => {
   const { width, height, depth } = making;
   const size: Vec3 = [width, height, depth];
   const problem = room(making);
@@ -77,7 +77,7 @@ const tray = (making: Making): Made => {
 const LID = { bottom: 'lid', front: 'lid back', back: 'lid front', left: 'lid left', right: 'lid right' };
 
 /** A box, and a lid that goes over it with some play; the size is that of the box with its lid on. */
-const lidded = (making: Making): Made => {
+const lidded = (making: Making): CopyResult => {
   const { width, height, depth, lid, paper, piece } = making;
   const rim = paper + piece.play;
   const high = Math.min(height, lid);
@@ -91,7 +91,7 @@ const lidded = (making: Making): Made => {
   if (problem) return refused(problem);
   const box = trayAt(making, [width - 2 * rim, height - paper, depth - 2 * rim], [rim, 0, rim]);
   const half = paper / 2;
-  const cap = unfold(boxOf(width - paper, depth - paper, high - half, true), 0, piece.tab);
+  const cap = unfold(boxSolid(width - paper, depth - paper, high - half, true), 0, piece.tab);
   if (!box || !cap) return refused(NO_NET);
   return copyOf(
     [netOf(making, 'box', box.net, box.pose), netOf(making, 'lid', called(cap, LID), lyingUp(half, height - half, depth - half))],
@@ -99,7 +99,7 @@ const lidded = (making: Making): Made => {
   );
 };
 
-const carton = (making: Making): Made => {
+const carton = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece, lid } = making;
   const problem = room(making);
   if (problem) return refused(problem);
@@ -110,7 +110,7 @@ const carton = (making: Making): Made => {
 /** A box with its lid on its back wall: the lid's walls go in, or over the box. */
 const hinged =
   (over: boolean) =>
-  (making: Making): Made => {
+  (making: Making): CopyResult => {
     const { width, height, depth, paper, piece, lid } = making;
     const rim = paper + piece.play;
     const problem = room(making) ?? lacks(['the box within its lid', Math.min(width, depth) - 3 * rim, LEAST * paper]);
@@ -123,7 +123,7 @@ const hinged =
     return copyOf([netOf(making, over ? 'case' : 'box', net, lyingDown(x, half, half))], [width, height, depth]);
   };
 
-const drawerBox = (making: Making): Made => {
+const drawerBox = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece } = making;
   const rim = paper + piece.play;
   const problem =
@@ -190,7 +190,7 @@ const handHole = (outline: NetRing, wide: number): NetRing => {
 };
 
 /** A crate: a tray with dividers that are slotted into one another, and holes for hands in its sides. */
-const crate = (making: Making): Made => {
+const crate = (making: Making): CopyResult => {
   const { width, height, depth, paper, hole, piece } = making;
   const wall = 2 * paper;
   const [inner, deep, high] = [width - 2 * wall, depth - 2 * wall, height - wall];
@@ -239,7 +239,7 @@ const crate = (making: Making): Made => {
 };
 
 /** The handles of a bag stand a sixth of its width in from its sides. Common practice, no source. */
-const bag = (making: Making): Made => {
+const bag = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece, lid } = making;
   const problem = room(making);
   if (problem) return refused(problem);
@@ -257,11 +257,11 @@ const bag = (making: Making): Made => {
 /** String once round each way with a knot, and a sheet to wrap a block of that size. Common practice, no source. */
 const KNOT = 60_000;
 
-const parcel = (making: Making): Made => {
+const parcel = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece } = making;
   const problem = room(making);
   const half = paper / 2;
-  const folded = problem ? undefined : unfolded(boxOf(width - paper, depth - paper, height - paper), piece.tab, [half, half, half]);
+  const folded = problem ? undefined : unfolded(boxSolid(width - paper, depth - paper, height - paper), piece.tab, [half, half, half]);
   if (problem || !folded) return refused(problem ?? NO_NET);
   return copyOf([netOf(making, 'parcel', folded.net, folded.pose)], [width, height, depth], undefined, {
     extras: [
@@ -276,7 +276,7 @@ const parcel = (making: Making): Made => {
   });
 };
 
-const house = (making: Making): Made => {
+const house = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece, lid } = making;
   const problem = room(making) ?? lacks(['its roof above its walls', height - lid, LEAST * paper], ['its walls', lid, LEAST * paper]);
   const half = paper / 2;
@@ -296,7 +296,7 @@ const house = (making: Making): Made => {
 };
 
 /** What stands on a regular polygon, moved so that nothing reaches below nought. */
-const onPolygon = (making: Making, name: string, solid: Polyhedron, tip: boolean): Made => {
+const onPolygon = (making: Making, name: string, solid: Polyhedron, tip: boolean): CopyResult => {
   const { height, piece } = making;
   const low = [0, 1, 2].map((axis) => Math.min(...solid.corners.map((corner) => corner[axis] as number))) as unknown as Vec3;
   const high = [0, 1, 2].map((axis) => Math.max(...solid.corners.map((corner) => corner[axis] as number))) as unknown as Vec3;
@@ -310,20 +310,20 @@ const onPolygon = (making: Making, name: string, solid: Polyhedron, tip: boolean
   return copyOf([netOf(making, name, folded.net, folded.pose)], [x, height, z], envelope);
 };
 
-const pyramid = (making: Making): Made => {
+const pyramid = (making: Making): CopyResult => {
   const { width, height, paper, piece } = making;
   const problem = lacks(['its side', width, 3 * LEAST * paper], ['its height', height, 2 * LEAST * paper]);
   return problem ? refused(problem) : onPolygon(making, 'pyramid', pyramidOf(piece.sides, width, height), true);
 };
 
-const prism = (making: Making): Made => {
+const prism = (making: Making): CopyResult => {
   const { width, height, paper, piece } = making;
   const problem = lacks(['its side', width, LEAST * paper], ['its height', height, LEAST * paper]);
   return problem ? refused(problem) : onPolygon(making, 'box', prismOf(piece.sides, width, height, piece.open), false);
 };
 
 /** A strip folded into a polygon that stands on one of its sides, open in front: a shelf of six sides. */
-const ring = (making: Making): Made => {
+const ring = (making: Making): CopyResult => {
   const { width, depth, paper, piece } = making;
   const count = piece.sides;
   const problem = lacks(['its side', width, LEAST * paper], ['its depth', depth, LEAST * paper]);
@@ -348,7 +348,7 @@ const ring = (making: Making): Made => {
   return copyOf([netOf(making, 'strip', net, lyingDown(first[0], 0, 0))], size, envelope);
 };
 
-const awning = (making: Making): Made => {
+const awning = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece, lid } = making;
   const problem = room(making) ?? lacks(['its slope above the valance', height - lid, 2 * LEAST * paper]);
   if (problem) return refused(problem);

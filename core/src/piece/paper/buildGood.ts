@@ -10,12 +10,12 @@ import type { Built, StandingNet } from '../parts/built.ts';
 import { movedParts } from '../parts/parts.ts';
 import { putFor } from '../parts/put.ts';
 import { BOXES } from './boxes.ts';
-import type { Copy, Made, Making } from './copy.ts';
+import type { Copy, CopyResult, Making } from './copy.ts';
 import { GOOD_ROLES, type Good, type GoodForm, MOST_COPIES } from './good.ts';
 import { PRINTED, shares } from './printed.ts';
 import { ROLLED } from './rolled.ts';
 
-const MAKE: Readonly<Record<GoodForm, (making: Making) => Made>> = { ...BOXES, ...ROLLED, ...PRINTED };
+const MAKE: Readonly<Record<GoodForm, (making: Making) => CopyResult>> = { ...BOXES, ...ROLLED, ...PRINTED };
 
 /** How thick the paper of a good is: as it was measured, else as such paper usually is. */
 export const paperOf = ({ on, thickness }: Pick<Good, 'on' | 'thickness'>): number => thickness ?? PRINT_STOCKS[on].thickness;

@@ -41,7 +41,7 @@ export type Making = {
   readonly put: Put;
 };
 
-export type Made = Result<Copy, PieceProblem>;
+export type CopyResult = Result<Copy, PieceProblem>;
 
 /** Standing with its face to the viewer; lying on its back, its face up and its upper edge away; lying on its face, as a bottom is. */
 export const facing = (x: number, y: number, z: number): Pose => ({ origin: [x, y, z], u: [1, 0, 0], v: [0, 1, 0] });
@@ -82,7 +82,7 @@ export const copyOf = (
   size: Vec3,
   envelope: Envelope | null = boxEnvelope(size),
   more: Partial<Pick<Copy, 'parts' | 'extras'>> = {},
-): Made => ok({ nets, size, envelope, parts: [], extras: [], ...more });
+): CopyResult => ok({ nets, size, envelope, parts: [], extras: [], ...more });
 
 /** The first lack, or undefined. */
 export const lacks = (...each: readonly (readonly [what: string, available: number, needed: number])[]): PieceProblem | undefined => {
@@ -93,4 +93,4 @@ export const lacks = (...each: readonly (readonly [what: string, available: numb
   return undefined;
 };
 
-export const refused = (problem: PieceProblem): Made => err(problem);
+export const refused = (problem: PieceProblem): CopyResult => err(problem);

@@ -3,17 +3,17 @@
 import type { Part } from '../../assembly/index.ts';
 import { leavesOf } from '../../cover/index.ts';
 import { seededRandom } from '../../kit/index.ts';
-import { boxOf, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rect, rowNet, sheetNet, unfold } from '../../net/index.ts';
+import { boxSolid, coverNet, foldedSheetNet, folderNet, leafNet, pocketNet, rect, rowNet, sheetNet, unfold } from '../../net/index.ts';
 import type { Point, Pose, Vec3 } from '../../shape/index.ts';
 import { PRINT_STOCKS } from '../../stock/index.ts';
 import { foundThing, type Space } from '../parts/panels.ts';
 import { frameStrips, single } from '../parts/put.ts';
-import { copyOf, facing, type GoodNet, lacks, lyingUp, type Made, type Making, netOf, refused } from './copy.ts';
+import { type CopyResult, copyOf, facing, type GoodNet, lacks, lyingUp, type Making, netOf, refused } from './copy.ts';
 
 /** What lies flat is at least so thick: a found thing of no thickness could not be seen on an edge. */
 const THIN = 200;
 
-const envelope = (making: Making): Made => {
+const envelope = (making: Making): CopyResult => {
   const { width, height, lid, paper, piece } = making;
   const flap = Math.min(lid, height);
   const problem = lacks(['its width', width, 20 * paper], ['its height', height, 20 * paper]);
@@ -26,7 +26,7 @@ const envelope = (making: Making): Made => {
     : copyOf([netOf(making, 'envelope', net, facing(0, 0, thick))], [width, whole, thick]);
 };
 
-const folder = (making: Making): Made => {
+const folder = (making: Making): CopyResult => {
   const { width, height, depth, paper, lid } = making;
   const problem = lacks(['its width', width, 20 * paper], ['its height', height, 20 * paper], ['its back', depth, 4 * paper]);
   if (problem) return refused(problem);
@@ -42,7 +42,7 @@ const pageBox = (making: Making, [w, h, d]: Vec3, at: Vec3): GoodNet | undefined
   const { paper, piece } = making;
   const half = paper / 2;
   // Open towards the spine: a tray that lies on its fore-edge, which is its bottom.
-  const net = unfold(boxOf(w - paper, h - paper, d - half, true), 0, piece.tab);
+  const net = unfold(boxSolid(w - paper, h - paper, d - half, true), 0, piece.tab);
   if (!net) return undefined;
   const names: Readonly<Record<string, string>> = { bottom: 'fore-edge', front: 'foot', back: 'head', left: 'inside', right: 'inside' };
   const faces = net.faces.map((face) => ({ ...face, name: names[face.name] ?? face.name }));
@@ -73,7 +73,7 @@ const nested = (
 
 const MOST_LEAVES = 16;
 
-const leaves = (making: Making): Made => {
+const leaves = (making: Making): CopyResult => {
   const { width, height, paper, piece } = making;
   const count = leavesOf(piece.pages).length;
   const problem = lacks(
@@ -89,7 +89,7 @@ const leaves = (making: Making): Made => {
   return copyOf(nets, piece.lies ? [width, thick, height] : [width, height, thick]);
 };
 
-const map = (making: Making): Made => {
+const map = (making: Making): CopyResult => {
   const { width, height, paper, piece } = making;
   const { across, up } = piece;
   const problem = lacks(
@@ -130,7 +130,7 @@ const grid = (width: number, height: number, across: number, up: number): GoodNe
 ];
 
 /** A sheet that stands, hangs or lies: a card, a poster in its frame, stamps, tickets, a playing board. */
-const sheet = (making: Making): Made => {
+const sheet = (making: Making): CopyResult => {
   const { width, height, border, paper, piece, put, sheets } = making;
   const problem = lacks(
     ['its width', width, Math.max(4 * paper, 2_000)],
@@ -168,7 +168,7 @@ const laidDown = (pose: Pose): Pose => {
 
 const shifted = (pose: Pose, by: number): Pose => ({ ...pose, origin: [pose.origin[0] + by, pose.origin[1], pose.origin[2]] });
 
-const book = (making: Making): Made => {
+const book = (making: Making): CopyResult => {
   const { width, height, depth, paper, piece, id, put, sheets } = making;
   const sheetThick = PRINT_STOCKS.plain.thickness;
   const cover = paper + (piece.hard ? COVER_BOARD : 0);
@@ -262,7 +262,7 @@ export const shares = (length: number, usual: number, vary: number, seed: number
 
 /** Backs of books in one strip before a block of board: they fill the length to the micrometre.
  *  The width is the whole row's, the depth the block's; `above` is how wide one back usually is. */
-const spines = (making: Making): Made => {
+const spines = (making: Making): CopyResult => {
   const { width, height, depth, above, paper, piece, put, sheets } = making;
   const vary = Math.min(0.6, piece.vary / 100);
   const problem = lacks(['a back of a book', width, above], ['the width of one back', above, Math.max(2_000, 8 * paper)]);

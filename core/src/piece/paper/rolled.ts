@@ -2,13 +2,13 @@
 import { coneNet, coneStands, discNet, facetsOf, spiralOf, tubeNet, tubeStands } from '../../net/index.ts';
 import { ellipseRing, type Point, type Vec3 } from '../../shape/index.ts';
 import {
+  type CopyResult,
   copyOf,
   type Envelope,
   type GoodNet,
   lacks,
   lyingDown,
   lyingUp,
-  type Made,
   type Making,
   netOf,
   refused,
@@ -36,7 +36,7 @@ const discAt = (making: Making, name: string, across: number, [x, y, z]: Vec3, u
   netOf(making, name, discNet(name, across, hole), up ? lyingUp(x, y, z) : lyingDown(x, y, z));
 
 /** A can or a jar: a label that goes round once, discs above and below; a hole above for a straw or a wick. */
-const can = (making: Making): Made => {
+const can = (making: Making): CopyResult => {
   const { width, height, hole, paper, piece } = making;
   const problem = lacks(
     ['what is rolled so tightly', width, TIGHT * paper],
@@ -60,7 +60,7 @@ const can = (making: Making): Made => {
 };
 
 /** A tube with a cap at each end: a disc and a strip round it that goes over the tube. */
-const tube = (making: Making): Made => {
+const tube = (making: Making): CopyResult => {
   const { width, height, lid, paper, piece } = making;
   const inner = width - 2 * (paper + piece.play);
   const problem = lacks(
@@ -85,7 +85,7 @@ const tube = (making: Making): Made => {
 };
 
 /** A mantle between two circles, with a bottom or without: a shade, a cup, a pot, a cone. Where both are alike it is a tube. */
-const cone = (making: Making): Made => {
+const cone = (making: Making): CopyResult => {
   const { width, above, height, paper, piece } = making;
   const [large, small] = [Math.max(width, above), Math.min(width, above)];
   const problem = lacks(
@@ -114,7 +114,7 @@ const cone = (making: Making): Made => {
 };
 
 /** Tickets or tape on a roll: the outermost turn is printed, the rest is a plain strip that is wound up from the core. */
-const roll = (making: Making): Made => {
+const roll = (making: Making): CopyResult => {
   const { width, height, depth, hole, paper, piece } = making;
   const problem = lacks(
     ['what is rolled so tightly', width, TIGHT * paper],
@@ -150,7 +150,7 @@ const roll = (making: Making): Made => {
 };
 
 /** A disc that lies: a plate, a counter, a coaster. */
-const disc = (making: Making): Made => {
+const disc = (making: Making): CopyResult => {
   const { width, paper } = making;
   const problem = lacks(['a disc that can be cut or punched', width, 2_000]);
   if (problem) return refused(problem);

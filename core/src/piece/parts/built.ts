@@ -1,8 +1,8 @@
 import type { Assembly } from '../../assembly/index.ts';
-import type { Pattern } from '../../cloth/index.ts';
+import type { SewingPattern } from '../../cloth/index.ts';
 import type { Net } from '../../net/index.ts';
 import type { Point, Pose, Rect, Vec3 } from '../../shape/index.ts';
-import type { PrintStock, Wanted } from '../../stock/index.ts';
+import type { PrintStock, StandIn } from '../../stock/index.ts';
 import type { Space } from './panels.ts';
 
 /** A bay or a divided field of a front: which cell it is, by its path, and the clear space it has. */
@@ -42,7 +42,7 @@ export type Extra = {
 };
 
 /** What is sewn for a piece: the pattern of one copy and where each copy stands. */
-export type Sewing = { readonly pattern: Pattern; readonly copies: readonly Vec3[] };
+export type Sewing = { readonly pattern: SewingPattern; readonly copies: readonly Vec3[] };
 
 /** A piece that stands: its assembly; the bays of its front, parents before children; the openings of its face frame; and sizes that stand on
  *  its drawings beside the outer ones; nets of what is folded from paper. µm, doll size. */
@@ -54,7 +54,7 @@ export type Built = {
   readonly nets?: readonly StandingNet[];
   readonly extras?: readonly Extra[];
   /** What from the house could stand in for it, or for something of it. */
-  readonly wanted?: readonly Wanted[];
+  readonly wanted?: readonly StandIn[];
   readonly sewing?: Sewing;
   /** The point of the piece that comes to the middle of the place it stands, lies or hangs on. */
   readonly anchor?: Vec3;

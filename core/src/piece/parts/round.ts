@@ -1,14 +1,14 @@
 // µm, doll size. Things that go round an upright axis, at its middle: discs, rings, tubes, cones, dowels.
-import type { Flat, Part, Role } from '../../assembly/index.ts';
+import type { FlatBlank, Part, Role } from '../../assembly/index.ts';
 import { chordsOf, ellipseRing, type Point, type Pose, type Region, type Ring, rectRing } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
 import { sectionOf } from './panels.ts';
 
 /** An axis by where it stands, and how many chords everything round it has, so that surfaces that touch lie on one another. */
-export type Axis = { readonly x: number; readonly z: number; readonly chords: number };
+export type RoundAxis = { readonly x: number; readonly z: number; readonly chords: number };
 
 /** The axis for things of so great a radius at the most. */
-export const axisAt = (x: number, z: number, radius: number): Axis => ({ x, z, chords: chordsOf(radius) });
+export const axisAt = (x: number, z: number, radius: number): RoundAxis => ({ x, z, chords: chordsOf(radius) });
 
 export type RoundKind = { readonly id: string; readonly role: Role; readonly name: string; readonly held?: Part['held'] };
 type Made = Pick<Part, 'stuff' | 'stock' | 'length'>;
@@ -21,12 +21,12 @@ const region = (chords: number, outer: number, inner: number, hollow: boolean): 
 
 /** Something that goes round from one height to another: so far out and in below, and the same above unless it tapers. */
 export const roundPart = (
-  { x, z, chords }: Axis,
+  { x, z, chords }: RoundAxis,
   [y0, y1]: readonly [number, number],
   low: { readonly outer: number; readonly inner: number },
   high: { readonly outer: number; readonly inner: number },
   kind: RoundKind,
-  made: Made & { readonly flat?: Flat },
+  made: Made & { readonly flat?: FlatBlank },
 ): Part => {
   const pose: Pose = { origin: [x, y0, z], u: [1, 0, 0], v: [0, 0, -1] };
   const hollow = made.flat !== undefined || made.stuff === 'found';
@@ -47,7 +47,7 @@ export const roundPart = (
 };
 
 /** A strip that is rolled to a tube: as long as the middle of its thickness goes round, and what overlaps. Source: plane geometry, π·d. */
-export const tubeStrip = (diameter: number, wall: number, height: number, overlap: number): Flat => ({
+export const tubeStrip = (diameter: number, wall: number, height: number, overlap: number): FlatBlank => ({
   region: { outline: rectRing(0, 0, Math.round(Math.PI * (diameter - wall)) + overlap, height), holes: [] },
   thickness: wall,
 });
@@ -74,7 +74,7 @@ const arc = (radius: number, from: number, to: number): Ring => {
 
 /** The sector that is rolled to a frustum, its middle upwards, and a strip along one end that is glued under the other. Measured in the middle of
  *  its thickness. */
-export const frustumFlat = (low: number, high: number, height: number, wall: number, overlap: number): Flat => {
+export const frustumFlat = (low: number, high: number, height: number, wall: number, overlap: number): FlatBlank => {
   const [R, r] = [Math.max(low, high), Math.min(low, high)].map((radius) => radius - wall / 2) as [number, number];
   if (R - r < 1) return tubeStrip(2 * R + wall, wall, height, overlap);
   const { outer, inner, angle } = frustumSector(R, r, height);
@@ -88,7 +88,7 @@ export const frustumFlat = (low: number, high: number, height: number, wall: num
 };
 
 /** A dowel that stands upright. */
-export const dowel = ({ x, z }: Axis, [y0, y1]: readonly [number, number], stick: StickName, kind: RoundKind): Part => {
+export const dowel = ({ x, z }: RoundAxis, [y0, y1]: readonly [number, number], stick: StickName, kind: RoundKind): Part => {
   const radius = sectionOf(stick).width / 2;
   const axis = axisAt(x, z, radius);
   const girth = { outer: radius, inner: 0 };

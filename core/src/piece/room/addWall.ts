@@ -12,12 +12,12 @@ import { type Cut, type Span, wallBoards } from './walls.ts';
 import { accessOf, type BoxAt, boxIn } from './wire.ts';
 
 /** What a room has so far, and the points in space that it reaches to. */
-export type Made = { readonly parts: Part[]; readonly motions: Motion[]; readonly reach: Vec3[] };
+export type RoomSoFar = { readonly parts: Part[]; readonly motions: Motion[]; readonly reach: Vec3[] };
 
 /** A wall, what is in it, and a second one before it. */
 export const addWall = (
   plan: RoomPlan,
-  made: Made,
+  made: RoomSoFar,
   standing: Standing,
   low: number,
   floor: number,
@@ -102,7 +102,7 @@ const accessCut = (box: BoxAt, floor: number): Cut => {
 };
 
 /** The battery box: behind the wall, or in the cavity against the back of the second one. */
-const addBox = (made: Made, { side, wall, id, thick }: Standing, { x0, x1, y0, y1, depth }: BoxAt, floor: number): void => {
+const addBox = (made: RoomSoFar, { side, wall, id, thick }: Standing, { x0, x1, y0, y1, depth }: BoxAt, floor: number): void => {
   const from = wall.cavity > 0 ? wall.cavity - depth : -thick - depth;
   const region = { outline: rectRing(x0, y0, x1, y1), holes: [] };
   made.parts.push({
@@ -126,7 +126,7 @@ const spacer = (side: Side, along: number, [y0, y1]: readonly [number, number], 
 };
 
 /** Strips that face the pillars of a shop's front, on its outside. */
-const addPillars = (plan: RoomPlan, made: Made, { side, wall, id, thick, opened }: Standing, floor: number): undefined => {
+const addPillars = (plan: RoomPlan, made: RoomSoFar, { side, wall, id, thick, opened }: Standing, floor: number): undefined => {
   const sheet = single(plan.sheets.trim);
   const pillar = plan.doll(wall.pillar);
   const bays = opened.flatMap(({ x0, x1 }) => [x0, x1]);

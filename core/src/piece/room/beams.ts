@@ -4,7 +4,7 @@ import { rectRing } from '../../shape/index.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { boardAt } from '../parts/boardAt.ts';
 import type { At, RoomPlan } from './plan.ts';
-import type { Seen, TrimKind } from './trims.ts';
+import type { SeenWall, TrimKind } from './trims.ts';
 
 type Size = { readonly wide: number; readonly high: number; readonly count: number; readonly one: number };
 
@@ -33,7 +33,7 @@ export const beamProblem = (plan: RoomPlan): PieceProblem | undefined => {
 export const beamsOf = (
   plan: RoomPlan,
   ring: readonly At[],
-  seen: readonly Seen[],
+  seen: readonly SeenWall[],
   lying: readonly TrimKind[],
   floor: number,
   id: string,
@@ -44,11 +44,11 @@ export const beamsOf = (
   const [[x0], , [x1, depth]] = ring as readonly [At, At, At];
   const low = plan.clear - high;
   const before = lying.some(({ y0, y1 }) => y1 > low && y0 < plan.clear) ? plan.strip.thick : 0;
-  const [back, front] = [seen[0] as Seen, seen[2] as Seen];
+  const [back, front] = [seen[0] as SeenWall, seen[2] as SeenWall];
   // Where something framed lies behind its end a beam stops at the frame.
-  const framed = (wall: Seen, x: number, next: number): number =>
+  const framed = (wall: SeenWall, x: number, next: number): number =>
     wall.opened.some(({ x0: a, x1: b, y1, border }) => y1 + border > low && a - border < next && b + border > x) ? plan.sheets.trim.one : 0;
-  const stop = (wall: Seen, x: number, next: number): number => (wall.walled ? wall.face + Math.max(before, framed(wall, x, next)) : 0);
+  const stop = (wall: SeenWall, x: number, next: number): number => (wall.walled ? wall.face + Math.max(before, framed(wall, x, next)) : 0);
   const board = (
     part: string,
     role: Role,

@@ -5,13 +5,13 @@ import { dollOf } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { movedParts } from '../parts/parts.ts';
-import type { Made } from './addWall.ts';
+import type { RoomSoFar } from './addWall.ts';
 import { type At, isWalled, movedOut, type RoomPlan, sideBetween, stripWide, wallAt } from './plan.ts';
 import type { Room } from './room.ts';
 import { buildShell, lying, lyingStrips } from './shell.ts';
 import { faceOf } from './standing.ts';
-import { LEAST, lessStretches, type Stretch, strip } from './strip.ts';
-import { frontOf, LEAST_FILL, type StandingShell, topOf } from './together.ts';
+import { LEAST, lessStretches, strip, type TrimStretch } from './strip.ts';
+import { frontEdgeOf, LEAST_FILL, type StandingShell, topOf } from './together.ts';
 import { wallBoards } from './walls.ts';
 
 const rectangle = (x0: number, z0: number, x1: number, z1: number): readonly At[] => [
@@ -43,9 +43,9 @@ const deepened = (shell: StandingShell, front: number): readonly Part[] => {
   const side = (index: 1 | 3): readonly Part[] => {
     if (!isWalled(wallAt(plan, index))) return [];
     const line = index === 1 ? sideBetween([width, depth], [width, to]) : sideBetween([0, to], [0, depth]);
-    const along: Stretch = [0, to - depth];
+    const along: TrimStretch = [0, to - depth];
     const name = `${index === 1 ? 'right' : 'left'} wall, filler in front`;
-    const board = (part: string, heights: Stretch): readonly Part[] =>
+    const board = (part: string, heights: TrimStretch): readonly Part[] =>
       wallBoards(line, { outer: along, inner: along }, heights, [], plan.sheets.wall, plan.sheets.wall.thickness, {
         id: `${id}/wall-${index}-${part}`,
         role: 'panel',
@@ -90,7 +90,7 @@ const returned = (deep: StandingShell, other: StandingShell, end: 'left' | 'righ
   const [width] = sizeOf(plan);
   const back = -(plan.thick[0] as number);
   const line = end === 'left' ? sideBetween([0, by], [0, back]) : sideBetween([width, back], [width, by]);
-  const along: Stretch = [0, by - back];
+  const along: TrimStretch = [0, by - back];
   const kind = { id: `${id}/return-${number}`, role: 'side', name: 'return between the backs' } as const;
   return wallBoards(
     line,
@@ -116,7 +116,7 @@ const closed = (one: StandingShell, next: StandingShell, gap: number, front: num
   const back = isWalled(wallAt(plan, 0)) && isWalled(wallAt(next.plan, 0)) && at[2] === next.at[2];
   const t = back ? plan.sheets.wall.thickness : 0;
   const line = sideBetween([x0, deeper], [x0 + gap, deeper]);
-  const along: Stretch = [0, gap];
+  const along: TrimStretch = [0, gap];
   return [
     ...lying(
       rectangle(x0, deeper - t, x0 + gap, front),
@@ -169,8 +169,8 @@ const seamStrip = (
     floors[0] + plan.clear + (plan.room.ceiling ? 0 : plan.raise),
     floors[1] + next.plan.clear + (next.plan.room.ceiling ? 0 : next.plan.raise),
   );
-  const lyingOn = (shell: StandingShell, floor: number): readonly Stretch[] =>
-    lyingStrips(shell.plan).map(({ y0, y1 }): Stretch => [floor + y0, floor + y1]);
+  const lyingOn = (shell: StandingShell, floor: number): readonly TrimStretch[] =>
+    lyingStrips(shell.plan).map(({ y0, y1 }): TrimStretch => [floor + y0, floor + y1]);
   const inTheWay = [...lyingOn(one, floors[0]), ...lyingOn(next, floors[1])];
   return ok(
     lessStretches([low, high], inTheWay)
@@ -193,17 +193,17 @@ const between = (shells: readonly StandingShell[]): boolean =>
 /** Builds shells that are joined.
  *  Shape: room, its shells in place → parts of all, packing, fillers, returns, gap and seam strips. Errors: those of a shell; 'does-not-fit' for shells
  *  that have other plans than rectangles, or several storeys. */
-export const buildJoined = (room: Room, shells: readonly StandingShell[]): Result<Made, PieceProblem> => {
+export const buildJoined = (room: Room, shells: readonly StandingShell[]): Result<RoomSoFar, PieceProblem> => {
   const problem =
     lack('joined shells with square plans', shells.every(({ plan }) => plan.room.plan === 'rectangle') ? 1 : 0, 1) ??
     lack('joined shells without a shop’s front between them', between(shells) ? 0 : 1, 1) ??
     lack('joined shells of one storey', shells.every(({ plan }) => plan.room.storeys === 1) ? 1 : 0, 1);
   if (problem) return err(problem);
-  const made: Made = { parts: [], motions: [], reach: [] };
+  const made: RoomSoFar = { parts: [], motions: [], reach: [] };
   for (const [index, shell] of shells.entries()) {
     const built = buildShell(shell.plan);
     if (!built.ok) return built;
-    const front = frontOf(shell, shells);
+    const front = frontEdgeOf(shell, shells);
     const before = shells[index - 1];
     const next = shells[index + 1];
     const own = [
@@ -223,7 +223,7 @@ export const buildJoined = (room: Room, shells: readonly StandingShell[]): Resul
     );
     if (!next) continue;
     const gap = room.shells[index]?.gap ?? 0;
-    const fronts = [front ?? shell.at[2] + sizeOf(shell.plan)[1], frontOf(next, shells) ?? next.at[2] + sizeOf(next.plan)[1]] as const;
+    const fronts = [front ?? shell.at[2] + sizeOf(shell.plan)[1], frontEdgeOf(next, shells) ?? next.at[2] + sizeOf(next.plan)[1]] as const;
     const over = seamStrip(room, shell, next, gap, index);
     if (!over.ok) return over;
     made.parts.push(...closed(shell, next, gap, Math.min(...fronts), index, room.id), ...over.value);

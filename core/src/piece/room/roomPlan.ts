@@ -8,7 +8,7 @@ import type { Opened } from './opened.ts';
 import { type At, betweenOf, isWalled, movedOut, type RoomPlan, type Side, sidesOf, wallAt } from './plan.ts';
 import { type Room, sideName } from './room.ts';
 import { faceOf } from './standing.ts';
-import { frontOf, type StandingShell, standTogether } from './together.ts';
+import { frontEdgeOf, type StandingShell, standTogether } from './together.ts';
 import type { Wall } from './wall.ts';
 import { type WireAlong, wireOf } from './wire.ts';
 
@@ -122,7 +122,7 @@ const fieldsOf = (shells: readonly StandingShell[]): readonly Field[] =>
     const next = shells[index + 1];
     // Where both are open to each other the floor goes on over the gap that they leave.
     const open = next && !isWalled(wallAt(shell.plan, 1)) && !isWalled(wallAt(next.plan, 3));
-    return { shell, x0: x, x1: open ? next.at[0] : x + width, z0: z, z1: frontOf(shell, shells) ?? z + depth };
+    return { shell, x0: x, x1: open ? next.at[0] : x + width, z0: z, z1: frontEdgeOf(shell, shells) ?? z + depth };
   });
 
 const goesOn = (last: PlanSide, side: PlanSide): boolean =>

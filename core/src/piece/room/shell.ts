@@ -5,13 +5,13 @@ import { asSimple, type Point } from '../../shape/index.ts';
 import type { Sheeting } from '../family/means.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { boardAt, layerKind } from '../parts/boardAt.ts';
-import { addWall, type Made } from './addWall.ts';
+import { addWall, type RoomSoFar } from './addWall.ts';
 import { beamProblem, beamsOf } from './beams.ts';
 import { MARGIN, type Opened } from './opened.ts';
 import { type At, isWalled, movedOut, type RoomPlan, sidesOf, stripWide } from './plan.ts';
 import type { Rail } from './room.ts';
 import { battensOf, dividers, faceOf, partingClear, type Standing, standingWalls } from './standing.ts';
-import { type Seen, type TrimKind, trimsOf } from './trims.ts';
+import { type SeenWall, type TrimKind, trimsOf } from './trims.ts';
 import type { Wall } from './wall.ts';
 import type { Span } from './walls.ts';
 
@@ -50,10 +50,10 @@ const seenFrom = (
   parting: readonly Standing[],
   cell: number,
   depth: number,
-): readonly Seen[] => {
+): readonly SeenWall[] => {
   const { x0, x1 } = plan.cells[cell] as { x0: number; x1: number };
   const width = plan.cells.at(-1)?.x1 ?? 0;
-  const of = ({ wall, side, opened }: Standing, id: string, move: (each: Along) => readonly [number, number]): Seen => ({
+  const of = ({ wall, side, opened }: Standing, id: string, move: (each: Along) => readonly [number, number]): SeenWall => ({
     id,
     walled: isWalled(wall),
     face: faceOf(plan, wall),
@@ -106,7 +106,7 @@ export const lyingStrips = ({ room, doll, tall, strip }: RoomPlan): readonly Tri
 
 const addTrims = (
   plan: RoomPlan,
-  made: Made,
+  made: RoomSoFar,
   walls: readonly Standing[],
   parting: readonly Standing[],
   storey: number,
@@ -126,7 +126,7 @@ const addTrims = (
   const id = `${room.id}${storey > 0 ? `/storey-${storey}` : ''}`;
   if (room.plan === 'own') {
     const seen = walls.map(
-      ({ wall, side, opened }, index): Seen => ({
+      ({ wall, side, opened }, index): SeenWall => ({
         id: `${index}`,
         walled: isWalled(wall),
         face: faceOf(plan, wall),
@@ -193,7 +193,7 @@ const problemOf = (plan: RoomPlan): PieceProblem | undefined => {
   );
 };
 
-const addStorey = (plan: RoomPlan, made: Made, storey: number): PieceProblem | undefined => {
+const addStorey = (plan: RoomPlan, made: RoomSoFar, storey: number): PieceProblem | undefined => {
   const { room, ring, sheets, clear } = plan;
   const sides = sidesOf(ring);
   const ft = sheets.floor.thickness;
@@ -251,11 +251,11 @@ const addStorey = (plan: RoomPlan, made: Made, storey: number): PieceProblem | u
 
 /** Builds one shell.
  *  Shape: plan → parts, motions, what it reaches to. Errors: 'does-not-fit' for walls that cross, openings, bays, strips, second walls, cells, beams. */
-export const buildShell = (plan: RoomPlan): Result<Made, PieceProblem> => {
+export const buildShell = (plan: RoomPlan): Result<RoomSoFar, PieceProblem> => {
   const problem = problemOf(plan);
   if (problem) return err(problem);
   const { room, sheets, clear, ring } = plan;
-  const made: Made = { parts: [], motions: [], reach: [] };
+  const made: RoomSoFar = { parts: [], motions: [], reach: [] };
   for (let storey = 0; storey < room.storeys; storey += 1) {
     const lacking = addStorey(plan, made, storey);
     if (lacking) return err(lacking);

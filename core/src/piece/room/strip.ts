@@ -4,16 +4,16 @@ import { type Region, rectRing } from '../../shape/index.ts';
 import { boardAt } from '../parts/boardAt.ts';
 import { poseOn, type Side, type StripStock } from './plan.ts';
 
-export type Stretch = readonly [number, number];
+export type TrimStretch = readonly [number, number];
 
 /** What is in a wall, along it and up from its floor, and how wide the frame round it is. */
 export type InWall = { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number; readonly border: number };
 
 /** A stretch less others. */
-export const lessStretches = (whole: Stretch, others: readonly Stretch[]): readonly Stretch[] =>
+export const lessStretches = (whole: TrimStretch, others: readonly TrimStretch[]): readonly TrimStretch[] =>
   [...others]
     .sort((a, b) => a[0] - b[0])
-    .reduce<readonly Stretch[]>(
+    .reduce<readonly TrimStretch[]>(
       (left, [from, to]) => {
         const [start, end] = left.at(-1) ?? [0, 0];
         if (left.length === 0 || to <= start || from >= end) return left;
@@ -29,9 +29,9 @@ export const LEAST = 1_000;
  *  Shape: side, stretches of its hidden and its shown face along it, heights → the part. It lies along its longer way. */
 export const strip = (
   side: Side,
-  [from, to]: Stretch,
-  [ends, endsTo]: Stretch,
-  [low, high]: Stretch,
+  [from, to]: TrimStretch,
+  [ends, endsTo]: TrimStretch,
+  [low, high]: TrimStretch,
   { sheet, thick, stick }: StripStock,
   id: string,
   name: string,

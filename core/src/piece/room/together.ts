@@ -97,7 +97,7 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
 };
 
 /** Where the front of a shell that is open there comes to when its floor is filled up to the deepest; nothing when it is not. */
-export const frontOf = ({ plan, at }: StandingShell, shells: readonly StandingShell[]): number | undefined => {
+export const frontEdgeOf = ({ plan, at }: StandingShell, shells: readonly StandingShell[]): number | undefined => {
   const deepest = Math.max(...shells.map((each) => each.at[2] + depthOf(each.plan)));
   const mine = at[2] + depthOf(plan);
   return filled(shells) && deepest - mine >= LEAST_FILL && !isWalled(wallAt(plan, 2)) ? deepest : undefined;

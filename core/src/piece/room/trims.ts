@@ -1,18 +1,18 @@
 // µm, doll size. Strips that run round a room on its walls: skirting, rails, cornices, strips in the corners.
 import type { Part } from '../../assembly/index.ts';
 import { type At, cornerOut, movedOut, type Side, type StripStock, sidesOf, turnOf } from './plan.ts';
-import { type InWall, LEAST, lessStretches, type Stretch, strip } from './strip.ts';
+import { type InWall, LEAST, lessStretches, strip, type TrimStretch } from './strip.ts';
 import { type Upright, uprightsOn } from './uprights.ts';
 
 /** A wall as it is seen from inside one room: what is in it, by where it lies along its clear side. */
-export type Seen = {
+export type SeenWall = {
   readonly id: string;
   readonly walled: boolean;
   /** How far in front of the clear side its face stands: a second wall. */
   readonly face: number;
   readonly opened: readonly InWall[];
   /** Strips that stand on it, from where to where along its clear side. */
-  readonly battens: readonly Stretch[];
+  readonly battens: readonly TrimStretch[];
   /** What is kept free of uprights at its ends. */
   readonly kept: readonly [left: number, right: number];
 };
@@ -56,7 +56,7 @@ export type TrimWish = {
  *  Shape: clear ring, what is on each side, wishes → parts. Strips stop at what is framed in their way, and at corners as they are joined. */
 export const trimsOf = (
   ring: readonly At[],
-  seen: readonly Seen[],
+  seen: readonly SeenWall[],
   floor: number,
   wish: TrimWish,
   stock: StripStock,
@@ -73,59 +73,66 @@ export const trimsOf = (
   const count = sides.length;
   return sides.flatMap((side, index): readonly Part[] => {
     const [before, after] = [(index + count - 1) % count, (index + 1) % count];
-    const here = seen[index] as Seen;
+    const here = seen[index] as SeenWall;
     if (!here.walled) return [];
     const clear = base[index] as Side;
     const shift = Math.round((side.from[0] - clear.from[0]) * clear.way[0] + (side.from[1] - clear.from[1]) * clear.way[1]);
     const length = Math.round(side.length);
     const corner = (which: number): boolean => {
       const [one, other] = which === before ? [sides[before] as Side, side] : [side, sides[after] as Side];
-      return wish.corner > 0 && (seen[which] as Seen).walled && turnOf(one, other).sin > 1e-9;
+      return wish.corner > 0 && (seen[which] as SeenWall).walled && turnOf(one, other).sin > 1e-9;
     };
     const insets = [corner(before) ? wish.corner : 0, corner(after) ? wish.corner : 0] as const;
     const lying = wish.kinds.flatMap(({ what, name, y0, y1 }) => {
       // Skirting runs under the corner strips, a cornice over them.
       const meets = y0 < wish.cornerTo && y1 > wish.cornerFrom;
-      const start = stopAt([sides[before] as Side, side], (seen[before] as Seen).walled, 'after', t, meets ? insets[0] : 0, wish.corners);
-      const end = stopAt([side, sides[after] as Side], (seen[after] as Seen).walled, 'before', t, meets ? insets[1] : 0, wish.corners);
-      const [hidden, shown]: readonly [Stretch, Stretch] = [
+      const start = stopAt(
+        [sides[before] as Side, side],
+        (seen[before] as SeenWall).walled,
+        'after',
+        t,
+        meets ? insets[0] : 0,
+        wish.corners,
+      );
+      const end = stopAt([side, sides[after] as Side], (seen[after] as SeenWall).walled, 'before', t, meets ? insets[1] : 0, wish.corners);
+      const [hidden, shown]: readonly [TrimStretch, TrimStretch] = [
         [start[0], length - end[0]],
         [start[1], length - end[1]],
       ];
       const inTheWay = here.opened
         .filter((each) => each.y0 - each.border < y1 && each.y1 + each.border > y0)
-        .map((each): Stretch => [each.x0 - each.border - shift, each.x1 + each.border - shift]);
+        .map((each): TrimStretch => [each.x0 - each.border - shift, each.x1 + each.border - shift]);
       return lessStretches(hidden, inTheWay)
         .filter(([from, to]) => to - from >= LEAST)
         .map((stretch, number) => {
-          const front: Stretch = [stretch[0] === hidden[0] ? shown[0] : stretch[0], stretch[1] === hidden[1] ? shown[1] : stretch[1]];
+          const front: TrimStretch = [stretch[0] === hidden[0] ? shown[0] : stretch[0], stretch[1] === hidden[1] ? shown[1] : stretch[1]];
           return strip(side, stretch, front, [floor + y0, floor + y1], stock, `${id}/${what}-${here.id}-${number}`, name);
         });
     });
     const standing = insets.flatMap((wide, end): readonly Part[] => {
       if (wide === 0) return [];
       // The one on the left of its corner runs into it, the other stands against that.
-      const stretch: Stretch = end === 1 ? [length - wide, length] : [t, wide];
+      const stretch: TrimStretch = end === 1 ? [length - wide, length] : [t, wide];
       if (stretch[1] - stretch[0] < LEAST / 2) return [];
       const y = [floor + wish.cornerFrom, floor + wish.cornerTo] as const;
       return [strip(side, stretch, stretch, y, stock, `${id}/corner-${here.id}-${end}`, 'corner strip')];
     });
     const meet = (which: number): boolean => {
       const [one, other] = which === before ? [sides[before] as Side, side] : [side, sides[after] as Side];
-      return (seen[which] as Seen).walled && turnOf(one, other).sin > 1e-9;
+      return (seen[which] as SeenWall).walled && turnOf(one, other).sin > 1e-9;
     };
     // Of two uprights that meet in a corner the one on its left runs into it.
-    const within: Stretch = [
+    const within: TrimStretch = [
       Math.max(here.kept[0] - shift, insets[0] || (meet(before) ? t : 0)),
       Math.min(Math.round(clear.length) - here.kept[1] - shift, length - insets[1]),
     ];
-    const moved = ([from, to]: Stretch): Stretch => [Math.max(within[0], from - shift), Math.min(within[1], to - shift)];
+    const moved = ([from, to]: TrimStretch): TrimStretch => [Math.max(within[0], from - shift), Math.min(within[1], to - shift)];
     const onIt = {
       side,
       within,
       opened: here.opened.map((each) => ({ ...each, x0: each.x0 - shift, x1: each.x1 - shift })),
       battens: here.battens.map(moved).filter(([from, to]) => to - from >= LEAST),
-      lying: wish.kinds.map(({ y0, y1 }): Stretch => [y0, y1]),
+      lying: wish.kinds.map(({ y0, y1 }): TrimStretch => [y0, y1]),
       from: wish.cornerFrom,
       to: wish.cornerTo,
     };

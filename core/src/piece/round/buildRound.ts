@@ -8,7 +8,7 @@ import { layersFor, type Means, type Sheeting, sheetsFor } from '../family/means
 import { lack, type PieceProblem } from '../family/problem.ts';
 import type { Built, SizeMark } from '../parts/built.ts';
 import { sectionOf } from '../parts/panels.ts';
-import { type Axis, axisAt, dowel, frustumFlat, type RoundKind, roundPart, tubeStrip } from '../parts/round.ts';
+import { axisAt, dowel, frustumFlat, type RoundAxis, type RoundKind, roundPart, tubeStrip } from '../parts/round.ts';
 import { ROUND_ROLES, type RoundRole, type Section, type Turned } from './turned.ts';
 
 /** What stands so far: how high it is, what its upper face covers, the disc that a rim can go round, and how high all but stems reach. */
@@ -21,7 +21,7 @@ type Standing = {
 
 type Making = {
   readonly id: string;
-  readonly axis: Axis;
+  readonly axis: RoundAxis;
   readonly lap: number;
   readonly sheets: Readonly<Record<RoundRole, Sheeting>>;
   readonly doll: (measure: Measure) => number;

@@ -7,18 +7,18 @@ import { evenSlats } from '../parts/evenSlats.ts';
 import { leaningBoard, leaningDepth, stickBetween } from '../parts/leaning.ts';
 import { sectionOf } from '../parts/panels.ts';
 import { padIn } from '../parts/parts.ts';
-import { idIn, type Plan } from './plan.ts';
+import { idIn, type SeatPlan } from './plan.ts';
 
 /** How far forwards of the leaning plane's foot the back reaches at the seat, and the stretch across in which it is padded. */
 export type BackFace = { readonly deep: number; readonly x0: number; readonly x1: number };
 
-const risesBy = ({ height, boardTop }: Plan): number => height - boardTop;
+const risesBy = ({ height, boardTop }: SeatPlan): number => height - boardTop;
 
 /** Where the back's hidden face is, so high above the seat's board. */
-const planeAt = (plan: Plan, up: number): number => plan.lean - (plan.lean * up) / risesBy(plan);
+const planeAt = (plan: SeatPlan, up: number): number => plan.lean - (plan.lean * up) / risesBy(plan);
 
 /** Two posts on the seat's back corners and what fills them: a board, rails, or slats between two rails. */
-export const postedBack = (plan: Plan): { readonly parts: readonly Part[]; readonly face: BackFace } => {
+export const postedBack = (plan: SeatPlan): { readonly parts: readonly Part[]; readonly face: BackFace } => {
   const { piece, width, lean, boardTop, height, sheets } = plan;
   const post = sectionOf(piece.post);
   const rise = risesBy(plan);
@@ -49,7 +49,7 @@ export const postedBack = (plan: Plan): { readonly parts: readonly Part[]; reado
   const rail = sectionOf(piece.rung);
   const steep = rise / Math.hypot(rise, lean);
   const half = (rail.width * steep) / 2;
-  const at = (up: number, stick: Plan['piece']['rung'], id: string, name: string): Part =>
+  const at = (up: number, stick: SeatPlan['piece']['rung'], id: string, name: string): Part =>
     stickBetween(
       {
         from: [x0, boardTop + up, planeAt(plan, up) + deep / 2],
@@ -84,7 +84,7 @@ export const postedBack = (plan: Plan): { readonly parts: readonly Part[]; reado
 };
 
 /** A board that stands on the seat's board and leans back, between the arms or over the whole width. */
-export const boardBack = (plan: Plan, x0: number, x1: number): { readonly parts: readonly Part[]; readonly face: BackFace } => {
+export const boardBack = (plan: SeatPlan, x0: number, x1: number): { readonly parts: readonly Part[]; readonly face: BackFace } => {
   const { lean, boardTop, height, sheets } = plan;
   const parts = leaningBoard(
     { x0, x1, y0: boardTop, y1: height, z: lean, lean },
@@ -98,7 +98,7 @@ export const boardBack = (plan: Plan, x0: number, x1: number): { readonly parts:
 const PLAY = 100;
 
 /** Cushions side by side on the seat's board, before the back; and leaning on it. */
-export const padsOf = (plan: Plan, x0: number, x1: number, face: BackFace | null): readonly Part[] => {
+export const padsOf = (plan: SeatPlan, x0: number, x1: number, face: BackFace | null): readonly Part[] => {
   const { piece, pad, boardTop, seatTop, depth, lean, height } = plan;
   if (pad === 0) return [];
   const back = lean + Math.ceil(face?.deep ?? 0) + (face ? PLAY : 0);

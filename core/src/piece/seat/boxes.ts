@@ -5,10 +5,10 @@ import { lack, type PieceProblem } from '../family/problem.ts';
 import { insetDrawer } from '../parts/drawer.ts';
 import { layered, type Space, sectionOf, stickIn } from '../parts/panels.ts';
 import { boardBack, padsOf } from './back.ts';
-import { type Drawn, idIn, type Plan } from './plan.ts';
+import { idIn, type PartsResult, type SeatPlan } from './plan.ts';
 
 /** Blocks in the corners that stand out below the carcass. */
-const feetOf = (plan: Plan, up: number, x0: number, x1: number, z0: number, z1: number): readonly Part[] => {
+const feetOf = (plan: SeatPlan, up: number, x0: number, x1: number, z0: number, z1: number): readonly Part[] => {
   const { piece, boardTop, sheets } = plan;
   if (up === 0) return [];
   const stick = sectionOf(piece.stick);
@@ -30,7 +30,7 @@ const feetOf = (plan: Plan, up: number, x0: number, x1: number, z0: number, z1: 
 };
 
 /** Sides, boards before and behind between them, the seat's board on those, the back on the seat. */
-export const onSides = (plan: Plan): Result<Drawn, PieceProblem> => {
+export const onSides = (plan: SeatPlan): Result<PartsResult, PieceProblem> => {
   const { piece, width, depth, boardTop, sheets, hasBack } = plan;
   const { carcass, seat } = sheets;
   const t = carcass.thickness;
@@ -85,7 +85,7 @@ export const onSides = (plan: Plan): Result<Drawn, PieceProblem> => {
 const LEAF = 10_000;
 
 /** A box: walls, what lies in it, and the seat as its lid. */
-export const onBox = (plan: Plan): Result<Drawn, PieceProblem> => {
+export const onBox = (plan: SeatPlan): Result<PartsResult, PieceProblem> => {
   const { piece, width, depth, boardTop, sheets, hasBack } = plan;
   const { carcass, seat } = sheets;
   const t = carcass.thickness;

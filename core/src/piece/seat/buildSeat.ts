@@ -10,10 +10,10 @@ import { movedParts, overhangOf } from '../parts/parts.ts';
 import { padsOf, postedBack } from './back.ts';
 import { onBox, onSides } from './boxes.ts';
 import { clearBetween, hasRungs, legParts, standing } from './legs.ts';
-import { type Drawn, idIn, type Plan, planSeat } from './plan.ts';
+import { idIn, type PartsResult, planSeat, type SeatPlan } from './plan.ts';
 import type { Seat } from './seat.ts';
 
-const onSticks = (plan: Plan): Result<Drawn, PieceProblem> => {
+const onSticks = (plan: SeatPlan): Result<PartsResult, PieceProblem> => {
   const { piece, width, depth, boardTop, sheets, lean, height, hasBack } = plan;
   const under = boardTop - sheets.seat.thickness;
   const stick = sectionOf(piece.stick);

@@ -2,7 +2,7 @@ import { defineFamily } from '../family/family.ts';
 import { padPlaces, topPlace } from '../family/placeAt.ts';
 import { buildSeat } from './buildSeat.ts';
 import { SEAT_FIELDS } from './fields.ts';
-import { seatHeight, seatOffers, sittingOn } from './offers.ts';
+import { seatHeight, seatOffers, seatSitting } from './offers.ts';
 import { SEAT_PRESETS } from './presets.ts';
 import { type Seat, seatModel } from './seat.ts';
 
@@ -18,5 +18,5 @@ export const SEAT = defineFamily<Seat>({
   },
   offers: seatOffers,
   seatHeight,
-  sitting: sittingOn,
+  sitting: seatSitting,
 });

@@ -3,7 +3,7 @@ import type { Part } from '../../assembly/index.ts';
 import { add, cross, minus, scaled, unit, type Vec3 } from '../../shape/index.ts';
 import { stickBetween } from '../parts/leaning.ts';
 import { sectionOf } from '../parts/panels.ts';
-import { idIn, type Plan } from './plan.ts';
+import { idIn, type SeatPlan } from './plan.ts';
 
 const UP: readonly [Vec3, Vec3] = [
   [0, 1, 0],
@@ -13,7 +13,7 @@ const UP: readonly [Vec3, Vec3] = [
 type Leg = { readonly word: string; readonly right: boolean; readonly front: boolean; readonly foot: Vec3; readonly top: Vec3 };
 
 /** The place where legs stand under the board: the seat, or under a round one the square that it holds, less the inset. */
-export const standing = (plan: Plan): { readonly x0: number; readonly x1: number; readonly z0: number; readonly z1: number } => {
+export const standing = (plan: SeatPlan): { readonly x0: number; readonly x1: number; readonly z0: number; readonly z1: number } => {
   const { piece, width, depth, lean } = plan;
   const keep = piece.shape === 'round' ? (1 - Math.SQRT1_2) / 2 : 0;
   const inset = plan.doll(piece.inset);
@@ -21,7 +21,7 @@ export const standing = (plan: Plan): { readonly x0: number; readonly x1: number
   return { x0: x, x1: width - x, z0: lean + z, z1: depth - z };
 };
 
-const legsOf = (plan: Plan): readonly Leg[] => {
+const legsOf = (plan: SeatPlan): readonly Leg[] => {
   const { piece, boardTop, sheets } = plan;
   const { x0, x1, z0, z1 } = standing(plan);
   const stick = sectionOf(piece.stick);
@@ -45,7 +45,7 @@ const legsOf = (plan: Plan): readonly Leg[] => {
 const at = ({ foot, top }: Leg, up: number): Vec3 => add(foot, scaled(minus(top, foot), up / top[1]));
 
 /** Half the leg's section towards its neighbour beside it, or before and behind it: square to its own run. */
-const halves = (plan: Plan, { foot, top }: Leg): { readonly aside: Vec3; readonly ahead: Vec3 } => {
+const halves = (plan: SeatPlan, { foot, top }: Leg): { readonly aside: Vec3; readonly ahead: Vec3 } => {
   const run = minus(top, foot);
   const along = unit(run);
   const wide: Vec3 = add([1, 0, 0], scaled(along, -along[0]));
@@ -54,10 +54,10 @@ const halves = (plan: Plan, { foot, top }: Leg): { readonly aside: Vec3; readonl
   return { aside: scaled(v, stick.width / 2), ahead: scaled(cross(along, v), stick.thickness / 2) };
 };
 
-export const hasRungs = ({ piece }: Plan): boolean => piece.rungs !== null && sectionOf(piece.stick).section !== 'round';
+export const hasRungs = ({ piece }: SeatPlan): boolean => piece.rungs !== null && sectionOf(piece.stick).section !== 'round';
 
 /** A rung between two legs, each end cut to lie flat on its leg. */
-const rungBetween = (plan: Plan, one: Leg, other: Leg, up: number, word: string): Part => {
+const rungBetween = (plan: SeatPlan, one: Leg, other: Leg, up: number, word: string): Part => {
   const [mine, theirs] = [halves(plan, one), halves(plan, other)];
   const beside = one.front === other.front;
   const [a, b] = beside ? [mine.aside, theirs.aside] : [mine.ahead, theirs.ahead];
@@ -71,7 +71,7 @@ const rungBetween = (plan: Plan, one: Leg, other: Leg, up: number, word: string)
 };
 
 /** How far apart two legs stand at a height, from face to face. */
-export const clearBetween = (plan: Plan, up: number): number => {
+export const clearBetween = (plan: SeatPlan, up: number): number => {
   const [backLeft, backRight, frontLeft] = legsOf(plan) as [Leg, Leg, Leg, Leg];
   const stick = sectionOf(plan.piece.stick);
   const across = at(backRight, up)[0] - at(backLeft, up)[0] - stick.width * 1.2;
@@ -79,7 +79,7 @@ export const clearBetween = (plan: Plan, up: number): number => {
 };
 
 /** Four legs, their tops glued under the board and their feet cut level, and rungs all round. */
-export const legParts = (plan: Plan): readonly Part[] => {
+export const legParts = (plan: SeatPlan): readonly Part[] => {
   const { piece } = plan;
   const legs = legsOf(plan);
   const posts = legs.map(({ word, foot, top }) =>

@@ -21,7 +21,7 @@ const clearSeat = (parts: readonly Part[], level: number, front: number, middle:
 export const seatHeight = (piece: Seat, means: Means): DollUm => dollOf(piece.seat, bodyScaleOf(piece, means));
 
 /** Where one sits on a seat. */
-export const sittingOn = (piece: Seat, { parts, outside: { max } }: Assembly, means: Means): Sitting => {
+export const seatSitting = (piece: Seat, { parts, outside: { max } }: Assembly, means: Means): Sitting => {
   const level = seatHeight(piece, means);
   return { level, deep: clearSeat(parts, level, max[2], max[0] / 2 + 1), front: max[2], middle: max[0] / 2 };
 };
@@ -31,7 +31,7 @@ export const seatOffers = (piece: Seat, assembly: Assembly, means: Means, body: 
   const scale = bodyScaleOf(piece, means);
   const rules = seatRules(body);
   if (!rules) return [];
-  const { level, deep } = sittingOn(piece, assembly, means);
+  const { level, deep } = seatSitting(piece, assembly, means);
   const more = dollOf(piece.depth, means.scale) - deep;
   // On a high stool the feet stand on its rungs.
   const rung = piece.rungs === null || realOf(piece.seat, scale) < SAT_AT || !body.bends.knees ? 0 : dollOf(piece.rungs, means.scale);

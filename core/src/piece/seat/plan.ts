@@ -4,7 +4,7 @@ import { dollOf, type Measure } from '../../measure/index.ts';
 import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import { SEAT_ROLES, type Seat, type SeatRole } from './seat.ts';
 
-export type Plan = {
+export type SeatPlan = {
   readonly piece: Seat;
   readonly sheets: Readonly<Record<SeatRole, Sheeting>>;
   readonly width: number;
@@ -20,9 +20,9 @@ export type Plan = {
   readonly doll: (measure: Measure) => number;
 };
 
-export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
+export type PartsResult = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
 
-export const planSeat = (piece: Seat, means: Means): Plan => {
+export const planSeat = (piece: Seat, means: Means): SeatPlan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const hasBack = piece.back !== 'none' && piece.shape === 'rectangle' && !(piece.stands === 'box' && piece.box === 'lid');
   const seatTop = bodyOf(piece.seat, piece.bodyScale, means);
@@ -42,4 +42,4 @@ export const planSeat = (piece: Seat, means: Means): Plan => {
   };
 };
 
-export const idIn = (plan: Plan, id: string): string => `${plan.piece.id}/${id}`;
+export const idIn = (plan: SeatPlan, id: string): string => `${plan.piece.id}/${id}`;

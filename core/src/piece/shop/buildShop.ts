@@ -8,10 +8,10 @@ import type { Built, SizeMark } from '../parts/built.ts';
 import type { Space } from '../parts/panels.ts';
 import { putFor, single } from '../parts/put.ts';
 import { awning, bay } from './fronts.ts';
-import { type Drawn, type Plan, paneOf, slope } from './plan.ts';
+import { type PartsResult, paneOf, type ShopPlan, slope } from './plan.ts';
 import { SHOP_ROLES, type Shop, type ShopForm } from './shop.ts';
 
-const counter = (plan: Plan): Drawn => {
+const counter = (plan: ShopPlan): PartsResult => {
   const { piece, sheets, width, height, depth, low, top, put } = plan;
   const { carcass } = sheets;
   const t = carcass.one;
@@ -53,7 +53,7 @@ const counter = (plan: Plan): Drawn => {
   return ok({ parts, outside: [width, height, depth] });
 };
 
-const pillar = ({ piece, sheets, width, height, depth, top: out, doll, put }: Plan): Drawn => {
+const pillar = ({ piece, sheets, width, height, depth, top: out, doll, put }: ShopPlan): PartsResult => {
   const { carcass, trim } = sheets;
   const t = carcass.one;
   const s = single(carcass);
@@ -112,7 +112,7 @@ const pillar = ({ piece, sheets, width, height, depth, top: out, doll, put }: Pl
   return ok({ parts, outside: [width, height, depth] });
 };
 
-const stand = ({ piece, sheets, width, height, depth, doll, put }: Plan): Drawn => {
+const stand = ({ piece, sheets, width, height, depth, doll, put }: ShopPlan): PartsResult => {
   const { carcass, front } = sheets;
   const [t, thick] = [carcass.thickness, front.thickness];
   const count = Math.max(1, piece.count);
@@ -155,13 +155,13 @@ const stand = ({ piece, sheets, width, height, depth, doll, put }: Plan): Drawn 
   return ok({ parts: [...base, ...boards], outside: [width, height, depth] });
 };
 
-const BUILD: Readonly<Record<ShopForm, (plan: Plan) => Drawn>> = { counter, pillar, bay, awning, stand };
+const BUILD: Readonly<Record<ShopForm, (plan: ShopPlan) => PartsResult>> = { counter, pillar, bay, awning, stand };
 
 /** Builds a fitting of a shop.
  *  Shape: piece, means → parts; slopes are cut level where they stand and lie between their sides. Errors: 'does-not-fit' for slopes, strips, slots. */
 export const buildShop = (piece: Shop, means: Means): Result<Built, PieceProblem> => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
-  const plan: Plan = {
+  const plan: ShopPlan = {
     piece,
     sheets: sheetsFor(piece, SHOP_ROLES, means),
     width: doll(piece.width),

@@ -6,10 +6,10 @@ import { lack } from '../family/problem.ts';
 import { leaningBoard, leaningDepth } from '../parts/leaning.ts';
 import { panel, type Space } from '../parts/panels.ts';
 import { single } from '../parts/put.ts';
-import { type Drawn, type Plan, paneOf } from './plan.ts';
+import { type PartsResult, paneOf, type ShopPlan } from './plan.ts';
 
 /** Three upright boards or panes along the sides and the front of a floor whose sides run in: what slants stands turned about the upright. */
-const threeSides = (plan: Plan, id: string, y0: number, y1: number, made: ReturnType<typeof paneOf>): readonly Part[] => {
+const threeSides = (plan: ShopPlan, id: string, y0: number, y1: number, made: ReturnType<typeof paneOf>): readonly Part[] => {
   const { width, depth, top: cant, piece } = plan;
   const t = made.one * made.layers;
   const length = Math.hypot(cant, depth);
@@ -44,7 +44,7 @@ const threeSides = (plan: Plan, id: string, y0: number, y1: number, made: Return
   return [{ ...front, stuff: made.stuff, thickness: t }, cheek('left'), cheek('right')];
 };
 
-export const bay = (plan: Plan): Drawn => {
+export const bay = (plan: ShopPlan): PartsResult => {
   const { piece, sheets, width, height, depth, low, top: cant, put } = plan;
   const { carcass, front } = sheets;
   const t = carcass.one;
@@ -101,7 +101,7 @@ const scalloped = (width: number, height: number, count: number): Ring => {
   });
 };
 
-export const awning = (plan: Plan): Drawn => {
+export const awning = (plan: ShopPlan): PartsResult => {
   const { piece, sheets, width, height, depth, doll, put } = plan;
   const { carcass, trim } = sheets;
   const t = carcass.one;

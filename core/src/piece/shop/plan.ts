@@ -10,7 +10,7 @@ import { leaningBoard, leaningDepth } from '../parts/leaning.ts';
 import type { Put } from '../parts/put.ts';
 import type { Shop, ShopRole } from './shop.ts';
 
-export type Plan = {
+export type ShopPlan = {
   readonly piece: Shop;
   readonly sheets: Readonly<Record<ShopRole, Sheeting>>;
   readonly width: number;
@@ -22,19 +22,19 @@ export type Plan = {
   readonly put: Put;
 };
 
-export type Drawn = Result<{ readonly parts: readonly Part[]; readonly outside: Vec3 }, PieceProblem>;
+export type PartsResult = Result<{ readonly parts: readonly Part[]; readonly outside: Vec3 }, PieceProblem>;
 
 /** What a sloping or upright pane is made of: clear sheet, or the front's board. */
 export const paneOf = ({
   piece,
   sheets,
-}: Plan): { readonly stuff: Part['stuff']; readonly board: string; readonly one: number; readonly layers: number } =>
+}: ShopPlan): { readonly stuff: Part['stuff']; readonly board: string; readonly one: number; readonly layers: number } =>
   piece.glazing === 'clear'
     ? { stuff: 'clear', board: CLEAR_SHEET.name, one: CLEAR_SHEET.thickness, layers: 1 }
     : { stuff: 'board', board: sheets.front.board, one: sheets.front.one, layers: sheets.front.layers };
 
 /** A pane that slopes from the front below to the top's edge above, between two cheeks; its front lies in their slope. */
-export const slope = (plan: Plan, x0: number, x1: number, y0: number, y1: number, z0: number, z1: number): readonly Part[] => {
+export const slope = (plan: ShopPlan, x0: number, x1: number, y0: number, y1: number, z0: number, z1: number): readonly Part[] => {
   const pane = paneOf(plan);
   const deep = leaningDepth(pane.one * pane.layers, y1 - y0, z1 - z0);
   return leaningBoard(

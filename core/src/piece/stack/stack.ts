@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { textField } from '../../kit/index.ts';
 import { type Measure, measureField, realUm, UM } from '../../measure/index.ts';
-import { FIGURES, type Figure } from '../../shape/index.ts';
+import { FIGURES, type OutlineName } from '../../shape/index.ts';
 import { pieceFields } from '../family/base.ts';
 import { defineModel, type PieceOf } from '../family/model.ts';
 
@@ -9,7 +9,7 @@ export const STACK_ROLES = ['first', 'second', 'third'] as const;
 export type StackRole = (typeof STACK_ROLES)[number];
 
 export const OUTLINE_KINDS = [...FIGURES, 'own'] as const;
-export type OutlineKind = Figure | 'own';
+export type OutlineKind = OutlineName | 'own';
 
 /** One layer of an outline: larger or smaller all round, solid or a rim so wide, in so many boards. `beside` lies at the level of the one before
  *  it, in its opening or round it. */

@@ -5,10 +5,10 @@ import type { PieceProblem } from '../family/problem.ts';
 import type { Built, SizeMark } from '../parts/built.ts';
 import { cot, fence, plateRack, shelves } from './frames.ts';
 import { easel, ladder, rack, wallRail } from './leaning.ts';
-import { type Drawn, type Plan, planStickwork } from './plan.ts';
+import { type PartsResult, planStickwork, type StickworkPlan } from './plan.ts';
 import type { Form, Stickwork } from './stickwork.ts';
 
-const BUILD: Readonly<Record<Form, (plan: Plan) => Drawn>> = {
+const BUILD: Readonly<Record<Form, (plan: StickworkPlan) => PartsResult>> = {
   fence,
   cot,
   rack,

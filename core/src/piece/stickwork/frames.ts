@@ -5,10 +5,10 @@ import { ellipseRing, type Point, type Ring } from '../../shape/index.ts';
 import { lack } from '../family/problem.ts';
 import { evenSlats } from '../parts/evenSlats.ts';
 import { layered, roundIn, type Space, stickIn } from '../parts/panels.ts';
-import { type Drawn, inRow, kind, type Plan } from './plan.ts';
+import { inRow, kind, type PartsResult, type StickworkPlan } from './plan.ts';
 
 /** Something upright with a section of its own on a spot: a stick, round or not. */
-const upright = (plan: Plan, x: number, z: number, y0: number, y1: number, id: string, name: string): Part => {
+const upright = (plan: StickworkPlan, x: number, z: number, y0: number, y1: number, id: string, name: string): Part => {
   const [stick, section] = [plan.piece.slat, plan.slat];
   const [w, d] = [Math.round(section.width / 2), Math.round(section.thickness / 2)];
   const space: Space = { x0: x - w, x1: x - w + section.width, y0, y1, z0: z - d, z1: z - d + section.thickness };
@@ -23,7 +23,7 @@ const upright = (plan: Plan, x: number, z: number, y0: number, y1: number, id: s
 };
 
 /** Posts, rails across them, slats across those: each glued flat on the one behind. */
-export const fence = (plan: Plan): Drawn => {
+export const fence = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, post, rail, slat, gap, low } = plan;
   const posts = Math.max(2, Math.ceil(width / (8 * height)) + 1);
   const problem =
@@ -80,7 +80,7 @@ const notched = (width: number, depth: number, x: number, z: number): Ring =>
       ] as readonly Point[]);
 
 /** Four posts, long and short rails between them above and below, slats between those, a board within. */
-export const cot = (plan: Plan): Drawn => {
+export const cot = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, depth, post, rail, slat, gap, low, sheets } = plan;
   const base = sheets.base.thickness;
   const upper = height - rail.width;
@@ -146,7 +146,7 @@ export const cot = (plan: Plan): Drawn => {
 };
 
 /** Two uprights on either side, shelves of sticks side by side and on one another between them. */
-export const shelves = (plan: Plan): Drawn => {
+export const shelves = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, post, rail, low } = plan;
   const clear = plan.doll(piece.clear);
   const thick = piece.layers * rail.thickness;
@@ -192,7 +192,7 @@ export const shelves = (plan: Plan): Drawn => {
 };
 
 /** Two rails with pegs upright on them, between which plates stand, and ties between the rails. */
-export const plateRack = (plan: Plan): Drawn => {
+export const plateRack = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, depth, rail, slat, gap } = plan;
   const problem =
     lack('the rails one behind the other', depth, 2 * rail.width + 5_000) ??

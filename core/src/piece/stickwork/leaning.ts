@@ -7,7 +7,7 @@ import { lack } from '../family/problem.ts';
 import { evenSlats } from '../parts/evenSlats.ts';
 import { stickBetween } from '../parts/leaning.ts';
 import { layered, roundIn, stickIn } from '../parts/panels.ts';
-import { type Drawn, inRow, kind, type Plan } from './plan.ts';
+import { inRow, kind, type PartsResult, type StickworkPlan } from './plan.ts';
 
 const LEVEL: Vec3 = [0, 1, 0];
 const UPRIGHT: Vec3 = [0, 0, 1];
@@ -32,7 +32,7 @@ const axisOf = ({ foot, meet, top, deep }: Leg) => {
   };
 };
 
-const legPart = (plan: Plan, leg: Leg, x: number, id: string, name: string, stick: StickName = plan.piece.post): Part => {
+const legPart = (plan: StickworkPlan, leg: Leg, x: number, id: string, name: string, stick: StickName = plan.piece.post): Part => {
   const { at, end, face } = axisOf(leg);
   return stickBetween(
     { from: [x, 0, at(0)], to: [x, end, leg.meet], wide: face, stick, cuts: [LEVEL, UPRIGHT] },
@@ -45,7 +45,7 @@ const steep = (what: string, { foot, meet, top, deep }: Leg) =>
   lack(what, top, 0.6 * Math.abs(meet - foot)) ?? lack(what, Math.abs(meet - foot), deep * 1.2) ?? lack(what, top, deep * 4);
 
 /** Two A's: legs that meet in an upright joint, a tie across each, a rod between them under the ridge, slats on the ties. */
-export const rack = (plan: Plan): Drawn => {
+export const rack = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, depth, post, rail, rod, slat, gap, low } = plan;
   const middle = Math.round(depth / 2);
   const back: Leg = { foot: 0, meet: middle, top: height, deep: post.width };
@@ -100,7 +100,7 @@ export const rack = (plan: Plan): Drawn => {
 };
 
 /** Two stiles that lean on a wall, rungs between them. */
-export const ladder = (plan: Plan): Drawn => {
+export const ladder = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, depth, post, rod, gap } = plan;
   const stile: Leg = { foot: depth, meet: 0, top: height, deep: post.width };
   const { at, end } = axisOf(stile);
@@ -131,7 +131,7 @@ export const ladder = (plan: Plan): Drawn => {
 };
 
 /** Two legs that lean back on a bar, a third behind it, and a ledge across the two. */
-export const easel = (plan: Plan): Drawn => {
+export const easel = (plan: StickworkPlan): PartsResult => {
   const { piece, width, height, depth, post, rail, low } = plan;
   const meet = Math.round(depth * 0.55);
   const front: Leg = { foot: depth, meet, top: height, deep: post.width };
@@ -168,7 +168,7 @@ export const easel = (plan: Plan): Drawn => {
 };
 
 /** A rod through brackets on a wall, with a disc at either end. */
-export const wallRail = (plan: Plan): Drawn => {
+export const wallRail = (plan: StickworkPlan): PartsResult => {
   const { piece, width, depth, rod, sheets } = plan;
   const { base, finial } = sheets;
   const knob = Math.max(rod.width, 2 * Math.round(plan.doll(piece.knob) / 2));

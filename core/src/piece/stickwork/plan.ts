@@ -9,7 +9,7 @@ import type { PieceProblem } from '../family/problem.ts';
 import { sectionOf } from '../parts/panels.ts';
 import { STICKWORK_ROLES, type Stickwork, type StickworkRole } from './stickwork.ts';
 
-export type Plan = {
+export type StickworkPlan = {
   readonly piece: Stickwork;
   readonly sheets: Readonly<Record<StickworkRole, Sheeting>>;
   readonly width: number;
@@ -25,9 +25,9 @@ export type Plan = {
 };
 
 /** What is built, and how far it reaches from the origin. */
-export type Drawn = Result<{ readonly parts: readonly Part[]; readonly outside: Vec3 }, PieceProblem>;
+export type PartsResult = Result<{ readonly parts: readonly Part[]; readonly outside: Vec3 }, PieceProblem>;
 
-export const planStickwork = (piece: Stickwork, means: Means): Plan => {
+export const planStickwork = (piece: Stickwork, means: Means): StickworkPlan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   return {
     piece,
@@ -45,7 +45,7 @@ export const planStickwork = (piece: Stickwork, means: Means): Plan => {
   };
 };
 
-export const kind = ({ piece }: Plan, id: string, role: Role, name: string) => ({ id: `${piece.id}/${id}`, role, name });
+export const kind = ({ piece }: StickworkPlan, id: string, role: Role, name: string) => ({ id: `${piece.id}/${id}`, role, name });
 
 /** A thing's place along a row: its middle, for so many evenly from end to end. */
 export const inRow = (from: number, to: number, count: number, wide: number): readonly number[] =>

@@ -9,18 +9,18 @@ import { layered, sectionOf } from '../parts/panels.ts';
 import { drawerParts } from './drawers.ts';
 import { aprons, stretchers } from './frame.ts';
 import { isRound, legSizes, legsOf } from './legs.ts';
-import { type Plan, planTable, word } from './plan.ts';
+import { planTable, type TablePlan, word } from './plan.ts';
 import type { Table } from './table.ts';
 import { onTheWall } from './wall.ts';
 
-const topParts = (plan: Plan): readonly Part[] => {
+const topParts = (plan: TablePlan): readonly Part[] => {
   const { outside, under, piece, sheets } = plan;
   const [rx, rz] = [outside.x1 / 2, outside.z1 / 2];
   const outline: { outline?: Ring } = piece.shape === 'round' ? { outline: ellipseRing(rx, rz, rx, rz) } : {};
   return layered({ ...outside, y0: under.y1 }, word(plan, 'top', { role: 'top', name: 'top', shows: 'up', ...outline }), sheets.top);
 };
 
-const tooSmall = (plan: Plan): PieceProblem | undefined => {
+const tooSmall = (plan: TablePlan): PieceProblem | undefined => {
   const { under, apron, stretcherUp, piece, legWidth, sheets } = plan;
   const { wide, deep } = legSizes(plan);
   const stick = sectionOf(piece.stick);

@@ -5,10 +5,10 @@ import { lack, type PieceProblem } from '../family/problem.ts';
 import { insetDrawer } from '../parts/drawer.ts';
 import { layered, type Space, sectionOf } from '../parts/panels.ts';
 import { isRound, legSizes } from './legs.ts';
-import { type Drawn, type Plan, word } from './plan.ts';
+import { type PartsResult, type TablePlan, word } from './plan.ts';
 
 /** Drawers side by side behind where the front apron would be: a floor, boards between, and a tray in each. */
-export const drawerParts = (plan: Plan): Result<Drawn, PieceProblem> => {
+export const drawerParts = (plan: TablePlan): Result<PartsResult, PieceProblem> => {
   const { piece, apron, under, sheets } = plan;
   if (piece.drawers === 0 || piece.stands === 'trestles' || piece.stands === 'wall') return ok({ parts: [], motions: [] });
   const t = sheets.apron.one;

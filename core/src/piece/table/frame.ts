@@ -2,10 +2,10 @@
 import type { Part } from '../../assembly/index.ts';
 import { type Facing, layered, type Space } from '../parts/panels.ts';
 import { isRound, legSizes } from './legs.ts';
-import { type Plan, word } from './plan.ts';
+import { type TablePlan, word } from './plan.ts';
 
 /** Aprons under the top between the legs, flush with them outside; round legs stand inside their frame. */
-export const aprons = (plan: Plan): readonly Part[] => {
+export const aprons = (plan: TablePlan): readonly Part[] => {
   const { piece, apron, under, sheets } = plan;
   if (apron === 0 || piece.stands === 'trestles') return [];
   const t = sheets.apron.thickness;
@@ -32,7 +32,7 @@ export const aprons = (plan: Plan): readonly Part[] => {
 };
 
 /** Rails low between the legs: all round, or one at each side and one between those. Trestles have one between their posts. */
-export const stretchers = (plan: Plan): readonly Part[] => {
+export const stretchers = (plan: TablePlan): readonly Part[] => {
   const { piece, under, sheets, stretcherUp } = plan;
   // A rail butted against a round leg has nothing to be glued to.
   if (piece.stretchers === 'none' || isRound(plan)) return [];

@@ -1,7 +1,7 @@
 import { defineFamily } from '../family/family.ts';
 import { buildTable } from './buildTable.ts';
 import { TABLE_FIELDS } from './fields.ts';
-import { satAt, tableOffers } from './offers.ts';
+import { tableOffers, tableSatAt } from './offers.ts';
 import { TABLE_PRESETS } from './presets.ts';
 import { type Table, tableModel } from './table.ts';
 
@@ -11,6 +11,6 @@ export const TABLE = defineFamily<Table>({
   presets: TABLE_PRESETS,
   build: buildTable,
   offers: tableOffers,
-  satAt,
+  satAt: tableSatAt,
   spanRole: ({ role }) => (role === 'top' ? 'top' : undefined),
 });

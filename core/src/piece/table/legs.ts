@@ -2,7 +2,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { ellipseRing } from '../../shape/index.ts';
 import { type Facing, layered, roundIn, type Space, sectionOf, stickIn } from '../parts/panels.ts';
-import { type Plan, word } from './plan.ts';
+import { type TablePlan, word } from './plan.ts';
 
 type Corner = { readonly word: string; readonly left: boolean; readonly front: boolean };
 const CORNERS: readonly Corner[] = [
@@ -19,10 +19,10 @@ const cornerOf = (space: Space, { left, front }: Corner, wide: number, deep: num
   ...(front ? { z0: space.z1 - deep } : { z1: space.z0 + deep }),
 });
 
-export const isRound = ({ piece }: Plan): boolean => piece.stands === 'sticks' && sectionOf(piece.stick).section === 'round';
+export const isRound = ({ piece }: TablePlan): boolean => piece.stands === 'sticks' && sectionOf(piece.stick).section === 'round';
 
 /** How much legs take of the aprons' run on each side: round ones stand inside the frame of the aprons, which then closes round them. */
-export const legSizes = (plan: Plan): { readonly wide: number; readonly deep: number } => {
+export const legSizes = (plan: TablePlan): { readonly wide: number; readonly deep: number } => {
   const { piece, legWidth, sheets } = plan;
   const stick = sectionOf(piece.stick);
   if (piece.stands === 'sticks') return isRound(plan) ? { wide: 0, deep: 0 } : { wide: stick.width, deep: stick.thickness };
@@ -30,7 +30,7 @@ export const legSizes = (plan: Plan): { readonly wide: number; readonly deep: nu
   return { wide: sheets.leg.thickness, deep: 0 };
 };
 
-const stickLegs = (plan: Plan): readonly Part[] => {
+const stickLegs = (plan: TablePlan): readonly Part[] => {
   const { piece, under, sheets, apron } = plan;
   const stick = sectionOf(piece.stick);
   const round = isRound(plan);
@@ -47,7 +47,7 @@ const stickLegs = (plan: Plan): readonly Part[] => {
 };
 
 /** Two boards at a right angle: one shows to the front or back, the other stands behind it and shows to the side. */
-const cornerLegs = (plan: Plan): readonly Part[] => {
+const cornerLegs = (plan: TablePlan): readonly Part[] => {
   const { under, sheets, legWidth } = plan;
   const t = sheets.leg.thickness;
   return CORNERS.flatMap((corner) => {
@@ -63,13 +63,13 @@ const cornerLegs = (plan: Plan): readonly Part[] => {
   });
 };
 
-const endSpace = ({ under, sheets }: Plan, left: boolean): Space =>
+const endSpace = ({ under, sheets }: TablePlan, left: boolean): Space =>
   left ? { ...under, x1: under.x0 + sheets.leg.thickness } : { ...under, x0: under.x1 - sheets.leg.thickness };
 
 const SIDES = [true, false] as const;
 const sideWord = (left: boolean): string => (left ? 'left' : 'right');
 
-const panelLegs = (plan: Plan): readonly Part[] =>
+const panelLegs = (plan: TablePlan): readonly Part[] =>
   SIDES.flatMap((left) =>
     layered(
       endSpace(plan, left),
@@ -79,7 +79,7 @@ const panelLegs = (plan: Plan): readonly Part[] =>
   );
 
 /** A foot and a bearer along the depth, a post between them. */
-const trestleLegs = (plan: Plan): readonly Part[] =>
+const trestleLegs = (plan: TablePlan): readonly Part[] =>
   SIDES.flatMap((left) => {
     const { legWidth, sheets } = plan;
     const end = endSpace(plan, left);
@@ -95,7 +95,7 @@ const trestleLegs = (plan: Plan): readonly Part[] =>
     ];
   });
 
-export const legsOf = (plan: Plan): readonly Part[] => {
+export const legsOf = (plan: TablePlan): readonly Part[] => {
   switch (plan.piece.stands) {
     case 'sticks':
       return stickLegs(plan);

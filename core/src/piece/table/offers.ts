@@ -19,14 +19,17 @@ const clearUnder = (parts: readonly Part[], { max }: Assembly['outside']): numbe
 };
 
 /** The height at which one sits at a table; null where it is too low for that. */
-export const satAt = (piece: Table, means: Means): { readonly height: DollUm; readonly change: (to: DollUm) => Partial<Table> } | null => {
+export const tableSatAt = (
+  piece: Table,
+  means: Means,
+): { readonly height: DollUm; readonly change: (to: DollUm) => Partial<Table> } | null => {
   const scale = bodyScaleOf(piece, means);
   return realOf(piece.height, scale) < SAT_AT ? null : { height: dollOf(piece.height, scale), change: (to) => ({ height: asDoll(to) }) };
 };
 
 /** How high its top is, and what is clear under it. */
 export const tableOffers = (piece: Table, assembly: Assembly, means: Means): readonly Offer<Table>[] => {
-  const at = satAt(piece, means);
+  const at = tableSatAt(piece, means);
   if (!at) return [];
   return [
     { rule: 'tableHeight', value: at.height, of: '', change: at.change },

@@ -5,7 +5,7 @@ import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts
 import type { PanelKind, Space } from '../parts/panels.ts';
 import { TABLE_ROLES, type Table, type TableRole } from './table.ts';
 
-export type Plan = {
+export type TablePlan = {
   readonly piece: Table;
   readonly sheets: Readonly<Record<TableRole, Sheeting>>;
   readonly outside: Space;
@@ -17,7 +17,7 @@ export type Plan = {
   readonly bracket: number;
 };
 
-export const planTable = (piece: Table, means: Means): Plan => {
+export const planTable = (piece: Table, means: Means): TablePlan => {
   const doll = (measure: Table['width']) => dollOf(measure, means.scale);
   const sheets = sheetsFor(piece, TABLE_ROLES, means);
   const outside: Space = {
@@ -51,6 +51,6 @@ export const planTable = (piece: Table, means: Means): Plan => {
   };
 };
 
-export const word = (plan: Plan, id: string, kind: Omit<PanelKind, 'id'>): PanelKind => ({ ...kind, id: `${plan.piece.id}/${id}` });
+export const word = (plan: TablePlan, id: string, kind: Omit<PanelKind, 'id'>): PanelKind => ({ ...kind, id: `${plan.piece.id}/${id}` });
 
-export type Drawn = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };
+export type PartsResult = { readonly parts: readonly Part[]; readonly motions: readonly Motion[] };

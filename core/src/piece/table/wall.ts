@@ -4,11 +4,11 @@ import { err, ok, type Result } from '../../kit/index.ts';
 import type { Ring } from '../../shape/index.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import { layered, type Space } from '../parts/panels.ts';
-import { type Drawn, type Plan, word } from './plan.ts';
+import { type PartsResult, type TablePlan, word } from './plan.ts';
 
 /** A top on the wall: a board against the wall, triangular brackets on it. One that folds is hinged to a strip over the board, and its
  *  brackets turn aside first. */
-export const onTheWall = (plan: Plan): Result<Drawn, PieceProblem> => {
+export const onTheWall = (plan: TablePlan): Result<PartsResult, PieceProblem> => {
   const { piece, outside, under, sheets, bracket } = plan;
   const t = sheets.leg.thickness;
   const low = under.y1 - bracket;

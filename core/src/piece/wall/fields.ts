@@ -8,7 +8,7 @@ const on =
     forms.includes((piece as WallThing).form);
 
 /** What is decided about something on a wall. */
-export const WALL_FIELDS: readonly Field[] = [
+export const WALL_THING_FIELDS: readonly Field[] = [
   { path: ['width'], label: 'Width', group: 'size', kind: size(10, 10_000, 'width') },
   { path: ['height'], label: 'Height', group: 'size', kind: size(10, 10_000, 'height'), when: on('shelf', 'pegs', 'frame') },
   { path: ['depth'], label: 'Depth', group: 'size', kind: size(10, 10_000, 'depth'), when: on('shelf', 'pegs') },

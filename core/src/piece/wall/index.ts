@@ -1,7 +1,7 @@
 import { type Assembly, boxOf } from '../../assembly/index.ts';
 import { defineFamily, type Hung } from '../family/family.ts';
 import { buildWall } from './buildWall.ts';
-import { WALL_FIELDS } from './fields.ts';
+import { WALL_THING_FIELDS } from './fields.ts';
 import { WALL_PRESETS } from './presets.ts';
 import { type WallThing, wallModel } from './wallThing.ts';
 
@@ -19,4 +19,4 @@ const hung = ({ form, holds }: WallThing, { parts, outside }: Assembly, up: numb
   return form === 'shelf' ? [{ rule: 'reach', value: up + outside.max[1] }] : [];
 };
 
-export const WALL = defineFamily<WallThing>({ model: wallModel, fields: WALL_FIELDS, presets: WALL_PRESETS, build: buildWall, hung });
+export const WALL = defineFamily<WallThing>({ model: wallModel, fields: WALL_THING_FIELDS, presets: WALL_PRESETS, build: buildWall, hung });

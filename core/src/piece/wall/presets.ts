@@ -1,8 +1,8 @@
 import type { z } from 'zod';
 import { type Preset, presetsOf } from '../family/preset.ts';
-import type { wallSchema } from './wallThing.ts';
+import type { wallThingSchema } from './wallThing.ts';
 
-const preset = presetsOf<z.input<typeof wallSchema>>('wall', 'walls');
+const preset = presetsOf<z.input<typeof wallThingSchema>>('wall', 'walls');
 
 /** Things for walls. All of it is common practice without source. */
 export const WALL_PRESETS: readonly Preset[] = [

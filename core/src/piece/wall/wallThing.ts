@@ -11,7 +11,7 @@ export const WALL_FORMS = ['shelf', 'pegs', 'frame', 'clock'] as const;
 export const FRAMED = ['picture', 'mirror', 'sign'] as const;
 export type WallForm = (typeof WALL_FORMS)[number];
 
-export const wallSchema = z.strictObject({
+export const wallThingSchema = z.strictObject({
   family: z.literal('wall'),
   ...pieceFields(WALL_ROLES),
   name: textField(80).default('wall shelf'),
@@ -37,10 +37,10 @@ export const wallSchema = z.strictObject({
 });
 
 /** Something flat that hangs on a wall: a shelf on brackets, a rail with pegs, a frame round a picture, mirror or sign, a clock. */
-export type WallThing = PieceOf<typeof wallSchema>;
+export type WallThing = PieceOf<typeof wallThingSchema>;
 
 export const wallModel = defineModel({
-  schema: wallSchema,
+  schema: wallThingSchema,
   roles: WALL_ROLES,
   partsAbout: ({ count }) => 8 + 2 * count,
 });

@@ -6,17 +6,17 @@ import { asRoom, belongs, isRoom, liesFlat, type PlaceAt, placesOf, type Room } 
 import {
   besideIt,
   judgeLayout,
-  type Layout,
   type LayoutJudged,
   layoutOf,
-  type Placed,
+  type Placement,
+  type RoomLayout,
   type RoomSpace,
-  type Seam,
   type Standing,
-  seamsOf,
   spaceOf,
   standAt,
-  type Way,
+  type WalkField,
+  type WallJoint,
+  wallJointsOf,
   wayThrough,
 } from '../../room/index.ts';
 import type { Pose } from '../../shape/index.ts';
@@ -34,13 +34,13 @@ import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesI
 /** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
 export type Arranged = {
   readonly room: Room;
-  readonly layout: Layout | undefined;
+  readonly layout: RoomLayout | undefined;
   readonly space: RoomSpace;
   readonly standing: readonly Standing[];
   readonly judged: LayoutJudged;
-  readonly way: Way;
+  readonly way: WalkField;
   /** Where the boards of its walls meet, and what hides that. */
-  readonly seams: readonly Seam[];
+  readonly seams: readonly WallJoint[];
   /** What fills the shelves of things that stand there, what lies and hangs on them and at the room's windows, where it is in the room. */
   readonly onThings: readonly { readonly piece: string; readonly body: Boxed }[];
   /** Where what is sewn is: a point of one copy, as it was sewn, stands at its place in the frame and as far along its normal as it is deep. */
@@ -49,9 +49,9 @@ export type Arranged = {
 };
 
 /** What was put in its place stays the very same thing as long as neither it nor the room has changed, so that what was asked about it holds. */
-const known = new WeakMap<Placed, { readonly assembly: Assembly; readonly corner: string; readonly standing: Standing }>();
+const known = new WeakMap<Placement, { readonly assembly: Assembly; readonly corner: string; readonly standing: Standing }>();
 
-const stand = (assembly: Assembly, placed: Placed, space: RoomSpace): Standing => {
+const stand = (assembly: Assembly, placed: Placement, space: RoomSpace): Standing => {
   const corner = space.corner.join(' ');
   const before = known.get(placed);
   if (before && before.assembly === assembly && before.corner === corner) return before.standing;
@@ -90,7 +90,12 @@ const outOfReach = (
   });
 };
 
-const findingsOf = (document: SetDocument, judged: LayoutJudged, way: Way, far: ReturnType<typeof outOfReach>): readonly Finding[] => {
+const findingsOf = (
+  document: SetDocument,
+  judged: LayoutJudged,
+  way: WalkField,
+  far: ReturnType<typeof outOfReach>,
+): readonly Finding[] => {
   const name = (id: string): string => nameIn(document, id);
   return [
     ...judged.clashes.map(
@@ -220,7 +225,7 @@ export const arrangedIn = (document: SetDocument, derived: DerivedSet, roomId: s
   const judged = flat.length === 0 ? stood : { ...stood, outside: [...stood.outside, ...judgeLayout(space, flat).outside] };
   const [body, means] = [bodyOf(document.doll), meansOf(document)];
   const way = wayThrough(space, firm, body);
-  const seams = seamsOf(space, standing);
+  const seams = wallJointsOf(space, standing);
   const aside = new Map(document.pieces.map((piece) => [piece.id, piece.aside]));
   const onThings = [
     ...residents.flatMap(({ piece, assembly, standing: { placed } }) =>

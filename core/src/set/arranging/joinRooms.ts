@@ -1,7 +1,7 @@
 // µm, doll size. Rooms of a set that become one, and come apart again, with what stands in them.
 import { dollUm } from '../../measure/index.ts';
 import { asRoom, asShell, isRoom, type JoinedShell, MOST_SHELLS, type Room, type StandingShell, standTogether } from '../../piece/index.ts';
-import { type Layout, layoutOf, type Placed } from '../../room/index.ts';
+import { layoutOf, type Placement, type RoomLayout } from '../../room/index.ts';
 import { meansOf } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
 import type { Edit } from '../document/edit.ts';
@@ -24,7 +24,7 @@ const cornerOf = (shells: readonly StandingShell[], number: number): readonly [x
   return [x, z - back];
 };
 
-const movedBy = ({ x, z, ...placed }: Placed, dx: number, dz: number): Placed => ({
+const movedBy = ({ x, z, ...placed }: Placement, dx: number, dz: number): Placement => ({
   ...placed,
   x: dollUm(Math.round(x + dx)),
   z: dollUm(Math.round(z + dz)),
@@ -42,7 +42,7 @@ export const joinRooms = (document: SetDocument, roomId: string, otherId: string
   const here = new Set(mine?.placed.map(({ piece }) => piece));
   const moved = (theirs?.placed ?? []).filter(({ piece }) => !here.has(piece)).map((placed) => movedBy(placed, dx, dz));
   const kept = document.layouts.filter((layout) => layout.room !== otherId);
-  const layouts: readonly Layout[] = mine
+  const layouts: readonly RoomLayout[] = mine
     ? kept.map((layout) => (layout.id === mine.id ? { ...layout, placed: [...layout.placed, ...moved] } : layout))
     : theirs
       ? [...kept, { ...theirs, room: roomId, placed: moved }]
@@ -71,14 +71,14 @@ export const takeOff = (
   const [x0, z0] = cornerOf(shells, number);
   const width = (shells[number] as StandingShell).plan.ring[1]?.[0] ?? 0;
   const mine = layoutOf(document.layouts, roomId);
-  const goes = ({ x }: Placed): boolean => x >= x0 && x <= x0 + width;
+  const goes = ({ x }: Placement): boolean => x >= x0 && x <= x0 + width;
   const gone = (mine?.placed ?? []).filter(goes);
   const mark = Math.max(0, ...document.pieces.map((piece) => piece.mark)) + 1;
   const alone: Room = { ...asRoom(room, number), id: ids.room, mark, name: `${room.name}, shell ${number + 1}` };
   // What stands on the right of it comes nearer by what is taken away.
   const rest: Room = { ...room, shells: room.shells.toSpliced(number - 1, 1) };
   const after = standTogether(rest, meansOf(document));
-  const shiftOf = ({ x }: Placed): number => {
+  const shiftOf = ({ x }: Placement): number => {
     const behind = shells.findIndex(
       ({ at }, index) => index > number && x >= at[0] && x <= at[0] + ((shells[index] as StandingShell).plan.ring[1]?.[0] ?? 0),
     );
@@ -89,7 +89,7 @@ export const takeOff = (
       ? { ...layout, placed: layout.placed.filter((each) => !goes(each)).map((each) => movedBy(each, shiftOf(each), 0)) }
       : layout,
   );
-  const own: Layout = { id: ids.layout, name: 'A', room: ids.room, chosen: true, placed: gone.map((each) => movedBy(each, -x0, -z0)) };
+  const own: RoomLayout = { id: ids.layout, name: 'A', room: ids.room, chosen: true, placed: gone.map((each) => movedBy(each, -x0, -z0)) };
   return {
     kind: 'all',
     edits: [

@@ -4,7 +4,7 @@ import type { Assembly, Part } from '../../assembly/index.ts';
 import { type Body, judge, proposed } from '../../doll/index.ts';
 import { dollUm } from '../../measure/index.ts';
 import { hungAt, type Means, sittingOn, type User } from '../../piece/index.ts';
-import { besideIt, type Layout, type RoomSpace, type Standing, shares, type Way, wayThrough } from '../../room/index.ts';
+import { besideIt, type RoomLayout, type RoomSpace, type Standing, shares, type WalkField, wayThrough } from '../../room/index.ts';
 import { rectRing } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { Edit } from '../document/edit.ts';
@@ -17,7 +17,13 @@ const usersOf = ({ users = [] }: Means, piece: Piece): readonly User[] =>
   users.filter(({ uses }) => uses === 'all' || uses.includes(piece.id));
 
 /** Things that she comes to, but only through a way that is narrower than she would walk. */
-export const narrowWays = (space: RoomSpace, residents: readonly Resident[], way: Way, body: Body, doll: string): readonly Finding[] => {
+export const narrowWays = (
+  space: RoomSpace,
+  residents: readonly Resident[],
+  way: WalkField,
+  body: Body,
+  doll: string,
+): readonly Finding[] => {
   const wanted = judge('aisle', 0, body).low ?? body.shoulderBreadth;
   const wide = wayThrough(
     space,
@@ -100,8 +106,8 @@ export const legsInTheWay = (space: RoomSpace, residents: readonly Resident[], m
 export const hungOtherwise = (
   residents: readonly Resident[],
   means: Means,
-  layouts: readonly Layout[],
-  layout: Layout | undefined,
+  layouts: readonly RoomLayout[],
+  layout: RoomLayout | undefined,
 ): readonly Finding[] =>
   residents.flatMap(({ piece, assembly, standing: { placed } }) =>
     (placed.up === 0 ? [] : hungAt(piece, assembly, placed.up)).flatMap(({ rule, value }) =>

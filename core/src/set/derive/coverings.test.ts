@@ -13,11 +13,11 @@ import {
   describeFinding,
   describeMend,
   pagesOf,
+  paperJoinsOf,
   paperNeeds,
   readSet,
   rulerGrid,
   type SetDocument,
-  seamsOf,
   setSchema,
   VERSION,
 } from '../index.ts';
@@ -71,16 +71,16 @@ describe('a room dressed by the list', () => {
 
 describe('what it takes', () => {
   it('a floor of 18 × 24 in from 12 × 12 in papers laid whole takes four, two by two (common practice, no source)', () => {
-    const [across, up] = [18, 24].map((inches) => seamsOf(inches * UM.in, 12 * UM.in, null).length + 1) as [number, number];
+    const [across, up] = [18, 24].map((inches) => paperJoinsOf(inches * UM.in, 12 * UM.in, null).length + 1) as [number, number];
     expect(across * up).toBe(4);
-    expect(seamsOf(18 * UM.in, 12 * UM.in, null)).toEqual([12 * UM.in]);
+    expect(paperJoinsOf(18 * UM.in, 12 * UM.in, null)).toEqual([12 * UM.in]);
   });
 
   it('seams fall on lines of the pattern where it has any: a repeat of 5 cm on sheets of 30.48 is joined every 30', () => {
-    expect(seamsOf(700_000, 304_800, 50_000)).toEqual([300_000, 600_000]);
-    expect(seamsOf(300_000, 304_800, 50_000)).toEqual([]);
+    expect(paperJoinsOf(700_000, 304_800, 50_000)).toEqual([300_000, 600_000]);
+    expect(paperJoinsOf(300_000, 304_800, 50_000)).toEqual([]);
     // A repeat larger than the sheet matches nowhere, and sheets are used whole.
-    expect(seamsOf(700_000, 304_800, 400_000)).toEqual([304_800, 609_600]);
+    expect(paperJoinsOf(700_000, 304_800, 400_000)).toEqual([304_800, 609_600]);
   });
 
   it('sheets: enough of them for all papers, none larger than a sheet, those at hand before those to buy', () => {

@@ -10,7 +10,7 @@ import {
   lookOf,
   PATTERNS,
   type Paper,
-  placesOf,
+  picturePlacements,
   type Surface,
 } from '../../cover/index.ts';
 import { fieldOf, type PaperSheet } from '../../print/index.ts';
@@ -102,7 +102,7 @@ export const looksOf = (document: SetDocument, derived: DerivedSet): ReadonlyMap
 /** How many dots to the inch a maker's picture has on a paper; Infinity for what is drawn. */
 export const dotsOn = (paper: Paper, look: Look): number => {
   if (look.kind !== 'picture') return Number.POSITIVE_INFINITY;
-  const [place] = placesOf(look, { x0: 0, y0: 0, x1: 1, y1: 1 }, paper.fit);
+  const [place] = picturePlacements(look, { x0: 0, y0: 0, x1: 1, y1: 1 }, paper.fit);
   if (!place) return Number.POSITIVE_INFINITY;
   const { x0, x1 } = bounds(place.clip);
   return dotsPerInch(look, x1 - x0);

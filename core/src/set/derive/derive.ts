@@ -24,7 +24,7 @@ import {
   type User,
 } from '../../piece/index.ts';
 import type { Rect, Vec3 } from '../../shape/index.ts';
-import { clothThickness, hasNap, thicknessOf, type Wanted } from '../../stock/index.ts';
+import { clothThickness, hasNap, type StandIn, thicknessOf } from '../../stock/index.ts';
 import type { Cutting, Piece, SetDocument } from '../document/document.ts';
 import { fitsBoard } from '../findings/boardFindings.ts';
 import type { Finding, Mend } from '../findings/finding.ts';
@@ -59,7 +59,7 @@ export type MadePiece = {
   readonly nets: readonly StandingNet[];
   readonly extras: readonly Extra[];
   /** What from the house could stand in for it. */
-  readonly wanted: readonly Wanted[];
+  readonly wanted: readonly StandIn[];
   /** What is sewn. */
   readonly sewing: Sewing | null;
   /** The point of it that comes to the middle of the place it lies, stands or hangs on. */

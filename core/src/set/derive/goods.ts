@@ -2,7 +2,7 @@
 import { inkColour, type Look } from '../../cover/index.ts';
 import { seededRandom } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
-import { type Art, artFor, type Good, type OddThing, panelNames, type StandingNet } from '../../piece/index.ts';
+import { artFor, type Good, type OddThing, type PrintedArt, panelNames, type StandingNet } from '../../piece/index.ts';
 import { type Drawing, drawNet, imposed, type NetSheet, type PanelLook } from '../../print/index.ts';
 import { PRINT_STOCK_NAMES, type PrintStock } from '../../stock/index.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -32,7 +32,7 @@ const chosen = <T>(list: readonly T[], seed: number): T | undefined => list[Math
 
 type Setting = { readonly document: SetDocument; readonly derived: DerivedSet; readonly looks: ReadonlyMap<string, Look> };
 
-const panelLook = ({ document, derived, looks }: Setting, art: Art, panel: string, over: string | null, seed: number): PanelLook => {
+const panelLook = ({ document, derived, looks }: Setting, art: PrintedArt, panel: string, over: string | null, seed: number): PanelLook => {
   const ground = art.ground === null ? over : inkColour(document.palette, art.ground);
   return {
     panel,

@@ -5,7 +5,7 @@ import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM, type Units } from '../../measure/index.ts';
 import { type FamilyName, MODELS, modelOf, type Piece } from '../../piece/index.ts';
 import { LEAST_SHARE, MOST_SHARE, type Printer, SIDES, type Sides } from '../../print/index.ts';
-import { type Layout, layoutSchema } from '../../room/index.ts';
+import { layoutSchema, type RoomLayout } from '../../room/index.ts';
 import {
   type Board,
   boardSchema,
@@ -48,7 +48,7 @@ export type SetDocument = {
   };
   readonly pieces: readonly Piece[];
   /** How rooms are arranged. */
-  readonly layouts: readonly Layout[];
+  readonly layouts: readonly RoomLayout[];
 };
 
 export type { CutSheet, Cutting, PinnedTo, StickWish } from './cutting.ts';

@@ -1,7 +1,7 @@
 // µm, doll size. What a careful maker would notice about small goods of paper, before they are printed.
 import { dollOf, dollUm, UM } from '../../measure/index.ts';
 import type { Net } from '../../net/index.ts';
-import { type Art, artFor, type Good, panelNames, paperOf, type StandingNet } from '../../piece/index.ts';
+import { artFor, type Good, type PrintedArt, panelNames, paperOf, type StandingNet } from '../../piece/index.ts';
 import { fittedWords, LINE_HEIGHT, panelAcross, panelsOf, textWidth, wordRoom } from '../../print/index.ts';
 import { bounds, dot } from '../../shape/index.ts';
 import type { Finding } from './finding.ts';
@@ -94,7 +94,7 @@ const tooTight = (piece: Good): readonly Finding[] =>
       ]
     : [];
 
-const withArt = (piece: Good, panel: string, change: Partial<Art>): readonly Art[] =>
+const withArt = (piece: Good, panel: string, change: Partial<PrintedArt>): readonly PrintedArt[] =>
   piece.art.map((each) => (each.panel === panel ? { ...each, ...change } : each));
 
 /** Panels on which art stands on its head once it is folded: where it was turned round, or laid across from one that is folded over. */

@@ -1,7 +1,7 @@
 // µm, doll size. Joints of a room's walls that can be seen, and what hides them by one click.
 import { dollOf, dollUm, type Measure, realUm, type Scale, UM } from '../../measure/index.ts';
 import { asRoom, newBatten, newRail, type Room, type Shell } from '../../piece/index.ts';
-import type { RoomSpace, Seam } from '../../room/index.ts';
+import type { RoomSpace, WallJoint } from '../../room/index.ts';
 import type { PieceChange } from '../document/edit.ts';
 import { shellChange } from '../document/shellChange.ts';
 import type { Finding } from './finding.ts';
@@ -15,7 +15,7 @@ const inDoll = (um: number): Measure => ({ doll: dollUm(Math.round(um)) });
 const HIGH_UP = 0.9;
 
 /** The change of a room that lays a strip over a joint: one that stands there, the strips over the seams of its shells, its cornice or its rail. */
-const stripOver = (room: Room, { sides, height }: RoomSpace, seam: Seam, scale: Scale): PieceChange | null => {
+const stripOver = (room: Room, { sides, height }: RoomSpace, seam: WallJoint, scale: Scale): PieceChange | null => {
   const middle = seam.stands ? seam.at : (seam.from + seam.to) / 2;
   const run = sides[seam.side]?.runs.find(({ from, to }) => middle >= from && middle <= to);
   if (!run) return null;
@@ -40,7 +40,7 @@ const stripOver = (room: Room, { sides, height }: RoomSpace, seam: Seam, scale: 
 const BESIDE = 12 * UM.mm;
 
 /** Joints in sight, each with the strip that would hide it. */
-export const seamFindings = (room: Room, space: RoomSpace, seams: readonly Seam[], scale: Scale): readonly Finding[] =>
+export const seamFindings = (room: Room, space: RoomSpace, seams: readonly WallJoint[], scale: Scale): readonly Finding[] =>
   seams
     .filter(({ seen }) => seen >= LITTLE)
     .filter(

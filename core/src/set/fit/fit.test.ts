@@ -6,10 +6,10 @@ import { PRESETS } from '../../piece/index.ts';
 import { bounds } from '../../shape/index.ts';
 import {
   applyEdit,
+  type BodyFit,
   derive,
   describeFinding,
   type Finding,
-  type Fit,
   fitOf,
   meansOf,
   readSet,
@@ -42,7 +42,7 @@ const setFor = (doll: object, pieces: readonly object[], more: object = {}): Set
 
 const preset = (key: string): object => PRESETS.find((each) => each.key === key)?.piece ?? {};
 
-const fitsOf = (document: SetDocument): readonly Fit[] =>
+const fitsOf = (document: SetDocument): readonly BodyFit[] =>
   derive(document).pieces.flatMap(({ made }, index) => {
     const piece = document.pieces[index];
     return made && piece ? fitOf(piece, made.assembly, meansOf(document)) : [];

@@ -7,7 +7,7 @@ import type { Piece } from '../document/document.ts';
 import type { PieceChange } from '../document/edit.ts';
 
 /** A verdict about one piece and one doll. */
-export type Fit = Judgement & {
+export type BodyFit = Judgement & {
   readonly pieceId: string;
   readonly piece: string;
   /** Which part of it, when it has several: "the back wall’s door". */
@@ -20,11 +20,11 @@ export type Fit = Judgement & {
 
 /** How a piece suits each doll who uses it.
  *  Shape: piece, assembly, means → a verdict for each size that a body meets, doll by doll. */
-export const fitOf = (piece: Piece, assembly: Assembly, means: Means): readonly Fit[] =>
+export const fitOf = (piece: Piece, assembly: Assembly, means: Means): readonly BodyFit[] =>
   (means.users ?? []).flatMap(({ name, body, uses }) =>
     uses !== 'all' && !uses.includes(piece.id)
       ? []
-      : offersOf(piece, assembly, means, body).map(({ rule, value, of, change }): Fit => {
+      : offersOf(piece, assembly, means, body).map(({ rule, value, of, change }): BodyFit => {
           const better = proposed(rule, body) as DollUm;
           return {
             ...judge(rule, value, body),
@@ -39,7 +39,7 @@ export const fitOf = (piece: Piece, assembly: Assembly, means: Means): readonly 
   );
 
 /** How high a table's top is over a seat, judged for each doll who uses both. */
-export const seatUnder = (table: Piece, seat: Piece, means: Means): readonly Fit[] => {
+export const seatUnder = (table: Piece, seat: Piece, means: Means): readonly BodyFit[] => {
   const at = satAt(table, means);
   const low = seatHeightOf(seat, means);
   if (!at || low === undefined) return [];

@@ -4,7 +4,7 @@ import type { Piece, SetDocument } from '../document/document.ts';
 import { type Difference, differences, partKey, type SetPart } from './differences.ts';
 import type { Setting } from './wordsOfChange.ts';
 
-export type Side = 'mine' | 'theirs';
+export type MergeSide = 'mine' | 'theirs';
 
 /** A part in which two versions differ: what each hand did to it since the version both began from. `suggested` is the hand that
  *  changed it; where both did, mine. */
@@ -14,7 +14,7 @@ export type Strand = {
   readonly title: string;
   readonly mine: Difference | null;
   readonly theirs: Difference | null;
-  readonly suggested: Side;
+  readonly suggested: MergeSide;
 };
 
 /** Compares two versions part by part, by the version that both began from. Where that one is no longer known, theirs stands for it, and
@@ -67,7 +67,7 @@ const withNeededBoards = (boards: readonly Board[], pieces: readonly Piece[], kn
 /** One document from two: for each part in which they differ, the version of the hand that `choose` names.
  *  Law: always mine gives my parts, always theirs gives their document; the result is a valid document whenever both are, but for
  *  the most pieces and boards a set may have, which two sets together can pass. */
-export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (key: string) => Side): SetDocument => {
+export const bringTogether = (mine: SetDocument, theirs: SetDocument, choose: (key: string) => MergeSide): SetDocument => {
   const takes = (part: SetPart) => choose(partKey(part)) === 'mine';
   const setting = <K extends Setting>(key: K): SetDocument[K] => (takes({ kind: 'setting', setting: key }) ? mine[key] : theirs[key]);
   const pieces = withOwnMarks(chosenOf(mine.pieces, theirs.pieces, (id) => takes({ kind: 'piece', id })));

@@ -26,7 +26,7 @@ import { templatesOf } from '../plans/templates.ts';
 import { printFindings } from './printFindings.ts';
 
 /** Which pieces to print, none named is all; and what of them. */
-export type Wanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' | 'patterns' };
+export type PagesWanted = { readonly pieces: readonly string[] | null; readonly what: 'all' | 'templates' | 'coverings' | 'patterns' };
 
 /** Pages, and what a careful maker would notice before they are printed. */
 export type MadeUp = { readonly pages: readonly Page[]; readonly findings: readonly Finding[] };
@@ -35,7 +35,7 @@ export type MadeUp = { readonly pages: readonly Page[]; readonly findings: reado
 export const drawingsOf = (
   document: SetDocument,
   derived: DerivedSet,
-  wanted: Wanted,
+  wanted: PagesWanted,
   coverings: readonly DerivedCovering[],
 ): {
   readonly templates: readonly Drawing[];
@@ -44,7 +44,7 @@ export const drawingsOf = (
   readonly leaves: readonly Drawing[];
   readonly patterns: readonly Drawing[];
 } => {
-  const wants = (...what: readonly Wanted['what'][]): boolean => wanted.what === 'all' || what.includes(wanted.what);
+  const wants = (...what: readonly PagesWanted['what'][]): boolean => wanted.what === 'all' || what.includes(wanted.what);
   return {
     templates: wants('templates') ? templatesOf(document, derived, wanted).map(drawTemplate) : [],
     papers: wants('coverings') ? printedPapers(document, derived, coverings, wanted.pieces) : [],
@@ -73,12 +73,12 @@ export const pageRulesOf = ({ printing, units }: Pick<SetDocument, 'printing' | 
 });
 
 /** The pages of a set's templates, ready to be drawn or written. */
-export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<Wanted, 'pieces'>): readonly Page[] =>
+export const templatePages = (document: SetDocument, derived: DerivedSet, wanted: Pick<PagesWanted, 'pieces'>): readonly Page[] =>
   impose(templatesOf(document, derived, wanted).map(drawTemplate), pageRulesOf(document), `${document.name} · templates`);
 
 /** All pages that are wanted, and findings about them: templates, which go onto board, before coverings, which want the better paper, before
  *  plans of the sheets and rolls that no printer prints. Coverings that are `known` from before only save work. */
-export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: Wanted, known: readonly DerivedCovering[] = []): MadeUp => {
+export const makeUp = (document: SetDocument, derived: DerivedSet, wanted: PagesWanted, known: readonly DerivedCovering[] = []): MadeUp => {
   const coverings = wanted.what === 'templates' || wanted.what === 'patterns' ? [] : deriveCoverings(document, derived, known);
   const { templates, papers, nets, leaves: folded, patterns } = drawingsOf(document, derived, wanted, coverings);
   const drawn = [...papers.map(drawPaper), ...nets, ...folded];
@@ -124,6 +124,6 @@ const wears = (coverings: readonly { readonly covering: Covering }[], finish: st
 export const pagesOf = (
   document: SetDocument,
   derived: DerivedSet,
-  wanted: Wanted,
+  wanted: PagesWanted,
   known: readonly DerivedCovering[] = [],
 ): readonly Page[] => makeUp(document, derived, wanted, known).pages;

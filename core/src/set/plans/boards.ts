@@ -2,9 +2,9 @@
 import { cutRegionOf, type Part } from '../../assembly/index.ts';
 import {
   type CutItem,
+  type CutLayout,
   type CutRules,
   FIRST_ANSWER,
-  type Layout,
   layOutPinned,
   type PinnedSheet,
   type Search,
@@ -18,7 +18,7 @@ import type { SetDocument } from '../document/document.ts';
 import { isCut } from './isCut.ts';
 
 /** The sheets of one board. `key` is all that they depend on; `searched` says that the search has had its turn. */
-export type BoardLayout = { readonly key: string; readonly board: string; readonly layout: Layout; readonly searched: boolean };
+export type BoardLayout = { readonly key: string; readonly board: string; readonly layout: CutLayout; readonly searched: boolean };
 
 /** What is still to be cut from a board. */
 export const itemsFor = (document: SetDocument, derived: DerivedSet, board: Board): readonly CutItem[] => {
@@ -132,7 +132,7 @@ export const layOutSet = (
     const key = JSON.stringify([board.id, kinds, rules, items, pinned]);
     const known = previous.find((layout) => layout.key === key);
     if (known && (known.searched || search === null)) return [known];
-    const told = (layout: Layout): void => better({ key, board: board.id, layout, searched: false });
+    const told = (layout: CutLayout): void => better({ key, board: board.id, layout, searched: false });
     const layout = layOutPinned(items, kinds, pinned, rules, search ? { ...search(), better: told } : FIRST_ANSWER);
     return [{ key, board: board.id, layout, searched: search !== null || layout.proven }];
   });

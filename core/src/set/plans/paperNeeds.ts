@@ -10,7 +10,7 @@ import type { SetDocument } from '../document/document.ts';
 
 /** Where two sheets meet on a covering that is larger than one: so far across or up from its lower left corner, and whether it falls on a line of
  *  the pattern. */
-export type Seam = {
+export type PaperJoin = {
   readonly piece: string;
   readonly paper: number;
   readonly way: 'across' | 'up';
@@ -47,7 +47,7 @@ export type PaperNeed = { readonly finish: string; readonly area: number } & (
       readonly count: number;
       readonly buy: number;
       readonly price: number | null;
-      readonly seams: readonly Seam[];
+      readonly seams: readonly PaperJoin[];
     }
   | {
       readonly kind: 'roll';
@@ -55,13 +55,13 @@ export type PaperNeed = { readonly finish: string; readonly area: number } & (
       readonly length: number;
       readonly buy: number;
       readonly price: number | null;
-      readonly seams: readonly Seam[];
+      readonly seams: readonly PaperJoin[];
     }
 );
 
 /** A length cut into pieces of at most `most`: on lines `step` apart where there are any, so that neighbours match.
  *  Shape: 18 in from sheets of 12 in → seams [12 in]. */
-export const seamsOf = (length: number, most: number, step: number | null): readonly number[] => {
+export const paperJoinsOf = (length: number, most: number, step: number | null): readonly number[] => {
   const each = step !== null && step <= most ? Math.floor(most / step + 1e-9) * step : most;
   const count = Math.ceil(length / each - 1e-9);
   return Array.from({ length: Math.max(0, count - 1) }, (_, index) => (index + 1) * each);
@@ -100,10 +100,10 @@ const cutsOf = (
   room: { readonly width: number; readonly height: number },
   coverings: readonly DerivedCovering[],
   tagOf: (piece: string, paper: Paper, covering: Covering) => string,
-): { readonly cuts: readonly Cut[]; readonly seams: readonly Seam[] } => {
+): { readonly cuts: readonly Cut[]; readonly seams: readonly PaperJoin[] } => {
   const repeat = repeatOf(look);
   const directed = isDirected(finish.art);
-  const seams: Seam[] = [];
+  const seams: PaperJoin[] = [];
   const cuts = coverings.flatMap(({ id, covering }) =>
     covering.papers.flatMap((paper, number): readonly Cut[] => {
       if (paper.wear.finish !== finish.id) return [];
@@ -114,8 +114,8 @@ const cutsOf = (
       const lying = directed ? turned : box.x1 > room.width !== box.y1 > room.height && box.x1 > room.width && box.y1 <= room.width;
       const [across, up] = lying ? [room.height, room.width] : [room.width, room.height];
       const [stepX, stepY] = repeat ? (turned ? [repeat.y, repeat.x] : [repeat.x, repeat.y]) : [null, null];
-      const [atX, atY] = [seamsOf(box.x1, across, stepX), seamsOf(box.y1, up, stepY)];
-      const note = (way: Seam['way'], at: number, step: number | null, most: number) =>
+      const [atX, atY] = [paperJoinsOf(box.x1, across, stepX), paperJoinsOf(box.y1, up, stepY)];
+      const note = (way: PaperJoin['way'], at: number, step: number | null, most: number) =>
         seams.push({
           piece: id,
           paper: number,

@@ -17,10 +17,10 @@ import {
 } from '../../shape/index.ts';
 import type { DerivedSet, MadePiece } from '../derive/derive.ts';
 
-export type Guide = Template['guides'][number];
+export type StickGuide = Template['guides'][number];
 
 /** What a part's template is drawn from: its region (a round stick's is its length by its diameter) and the guides on it. */
-export type Drawn = Pick<Template, 'region' | 'guides' | 'centres'>;
+export type DrawnStick = Pick<Template, 'region' | 'guides' | 'centres'>;
 
 /** A stick laid flat: along its run from its first point, across its broad side. What slants is seen as its broad face shows it. */
 const alongStick = (
@@ -71,7 +71,7 @@ export const stickMarks = (made: MadePiece, index: number): readonly StickMark[]
 };
 
 /** A stick at true length, its slanting ends as they are cut, with a mark wherever something is glued to it. */
-export const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn => {
+export const stickDrawn = (made: MadePiece, index: number, part: Part): DrawnStick => {
   const { width, ends } = alongStick(part);
   const length = part.length ?? 0;
   const [lower, upper] = ends;
@@ -80,11 +80,11 @@ export const stickDrawn = (made: MadePiece, index: number, part: Part): Drawn =>
   const region: Region = { outline, holes: [] };
   const guides = stickMarks(made, index).flatMap(({ from, to, tag }) =>
     common(region, [{ outline: rectRing(from, 0, to, width), holes: [] }]).map(
-      (stretch): Guide => ({ face: 'front', region: stretch, glued: true, tag }),
+      (stretch): StickGuide => ({ face: 'front', region: stretch, glued: true, tag }),
     ),
   );
   // The cut on the face behind, where it runs elsewhere.
-  const behind: Guide[] =
+  const behind: StickGuide[] =
     lower && drawn && lower.some(([x], at) => Math.abs(x - (drawn[at]?.[0] ?? x)) > 100)
       ? [{ face: 'back', region: { outline: lower, holes: [] }, glued: false, tag: '' }]
       : [];

@@ -19,7 +19,7 @@ import { stockWords } from '../../stock/index.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
 import { slantWords } from './slantWords.ts';
-import { type Drawn, type Guide, stickDrawn } from './stickMarks.ts';
+import { type DrawnStick, type StickGuide, stickDrawn } from './stickMarks.ts';
 
 type Swing = Motion & { kind: 'swing' };
 
@@ -35,7 +35,7 @@ const homeRegion = ({ outline, holes }: Region, x0: number, y0: number): Region 
 const swingsOf = (made: MadePiece): readonly Swing[] => made.assembly.motions.filter((motion): motion is Swing => motion.kind === 'swing');
 
 /** Where a door's paper hinge is glued on it: a leaf's width along its hinge edge, on the face that the axis lies on. */
-const leafOn = (part: Part, swing: Swing): Guide | undefined => {
+const leafOn = (part: Part, swing: Swing): StickGuide | undefined => {
   if (swing.hinge.kind !== 'paper' || swing.door !== part.id) return undefined;
   const { leaf } = swing.hinge;
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
@@ -55,7 +55,7 @@ const ON_FACE = 300;
 
 /** Where the other leaf of a door's paper hinge is glued: on the broad face beside the door that its axis lies on, away from the door. A
  *  hinge on a bare edge, as an inset door's between two sides, has no face to be drawn on. */
-const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly Guide[] => {
+const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly StickGuide[] => {
   if (swing.hinge.kind !== 'paper' || part.stuff !== 'board' || swing.parts.includes(part.id)) return [];
   const { leaf, length } = swing.hinge;
   const { pose } = part;
@@ -71,7 +71,7 @@ const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly Guide[]
   const box = boxOf(door);
   const middle = toPlane(pose, box.min.map((value, axis) => (value + (box.max[axis] as number)) / 2) as unknown as Vec3);
   const towards = upright ? middle[0] - x : middle[1] - y;
-  return [1, -1].flatMap((way): readonly Guide[] => {
+  return [1, -1].flatMap((way): readonly StickGuide[] => {
     if (way * towards > leaf) return [];
     const [near, far] = [Math.min(0, way * leaf), Math.max(0, way * leaf)];
     const outline = upright ? rectRing(x + near, y + start, x + far, y + end) : rectRing(x + start, y + near, x + end, y + far);
@@ -107,21 +107,21 @@ const pinsOn = (part: Part, made: MadePiece): readonly Point[] =>
   });
 
 /** The same with its scores: all that is drawn on a part wherever it is cut, its lower left corner at the origin. */
-export type PartDrawn = Drawn & Pick<Template, 'scores'>;
+export type PartDrawn = DrawnStick & Pick<Template, 'scores'>;
 
 /** What is rolled is drawn flat: what is glued to it lies elsewhere then. */
-const flatDrawn = (part: Part): Drawn => {
+const flatDrawn = (part: Part): DrawnStick => {
   const cut = cutRegionOf(part);
   const { x0, y0 } = bounds(cut.outline);
   return { region: homeRegion(cut, x0, y0), guides: [], centres: [] };
 };
 
-const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): Drawn => {
+const boardDrawn = (made: MadePiece, part: Part, mates: readonly Mate[]): DrawnStick => {
   if (part.flat) return flatDrawn(part);
   const cut = cutRegionOf(part);
   const { x0, y0 } = bounds(cut.outline);
   const leaves = swingsOf(made).flatMap((swing) => leafOn(part, swing) ?? leafBeside(part, swing, made));
-  const guides = mates.map(({ part: other, ...guide }): Guide => ({ ...guide, tag: made.tags[other] ?? '' }));
+  const guides = mates.map(({ part: other, ...guide }): StickGuide => ({ ...guide, tag: made.tags[other] ?? '' }));
   return {
     region: homeRegion(cut, x0, y0),
     guides: [...guides, ...leaves].map((guide) => ({ ...guide, region: homeRegion(guide.region, x0, y0) })),

@@ -6,7 +6,7 @@ import { useAppSelector, useSet } from '../../state/index.ts';
 import { canDrawModel, clothesOf, Figure, type Foretaste, LookSwatch, PieceModel, usePicturesCame } from '../../ui/index.ts';
 
 /** The piece in its clothes. Touch a face to dress it with the swatch in hand. */
-export const Dressed = ({
+export const DressedModel = ({
   piece,
   made,
   covering,

@@ -3,7 +3,7 @@ import { type DerivedCovering, type DerivedPiece, neighbours } from '@parlor/cor
 import type { Vec3 } from '@parlor/core/shape';
 import { useNeeds, useSet } from '../../state/index.ts';
 import { type Foretaste, MarginNotes, notesOf } from '../../ui/index.ts';
-import { AgainstDoll, Dressed } from './Dressed.tsx';
+import { AgainstDoll, DressedModel } from './Dressed.tsx';
 import { Needs } from './Needs.tsx';
 import { Beside } from './Palette.tsx';
 import { Unfolded, useSeams } from './Unfolded.tsx';
@@ -47,7 +47,7 @@ export const Follows = ({ piece, covering, looks, inHand, onTouch, reach }: Prop
       </header>
       <div className={handLook ? '@container' : ''}>
         <div className={handLook ? 'grid @min-[30rem]:grid-cols-[minmax(0,1fr)_auto] gap-3 items-center' : ''}>
-          <Dressed piece={piece} made={made} covering={covering} looks={known} onTouch={onTouch} foretaste={foretaste} />
+          <DressedModel piece={piece} made={made} covering={covering} looks={known} onTouch={onTouch} foretaste={foretaste} />
           {handLook && <AgainstDoll look={handLook} />}
         </div>
       </div>

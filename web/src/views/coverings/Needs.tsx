@@ -1,6 +1,6 @@
 import type { Finish, Look } from '@parlor/core/cover';
 import { showLength, UM, type Units } from '@parlor/core/measure';
-import type { LaidPaper, PaperNeed, Seam } from '@parlor/core/set';
+import type { LaidPaper, PaperJoin, PaperNeed } from '@parlor/core/set';
 import { useSet, useUnits } from '../../state/index.ts';
 import { LookSwatch, mm } from '../../ui/index.ts';
 
@@ -94,7 +94,7 @@ const LaidPapers = ({ laid, name }: { readonly laid: readonly LaidPaper[]; reado
 );
 
 /** The trims over the seams: how many, and how long together. */
-const Trims = ({ seams }: { readonly seams: readonly Seam[] }) => {
+const Trims = ({ seams }: { readonly seams: readonly PaperJoin[] }) => {
   const units = useUnits();
   const under = seams.filter(({ trim }) => trim !== null);
   if (under.length === 0) return null;

@@ -1,7 +1,7 @@
 import { type Look, sizeOfPaper } from '@parlor/core/cover';
 import { showLength } from '@parlor/core/measure';
 import { drawPaper, type Mark } from '@parlor/core/print';
-import { type DerivedCovering, type MadePiece, type PaperNeed, paperName, type Seam } from '@parlor/core/set';
+import { type DerivedCovering, type MadePiece, type PaperJoin, type PaperNeed, paperName } from '@parlor/core/set';
 import type { Rect } from '@parlor/core/shape';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useUnits } from '../../state/index.ts';
@@ -23,7 +23,7 @@ const useGrowing = (to: number): number => {
 };
 
 /** A dashed line wherever two sheets meet on a paper, or the two sides of the trim over it. */
-const seamMarks = (seams: readonly Seam[], paper: number, box: Rect, height: number): readonly Mark[] => {
+const seamMarks = (seams: readonly PaperJoin[], paper: number, box: Rect, height: number): readonly Mark[] => {
   const low = height - box.y1;
   return seams
     .filter((seam) => seam.paper === paper)
@@ -46,10 +46,10 @@ const seamMarks = (seams: readonly Seam[], paper: number, box: Rect, height: num
     );
 };
 
-const NO_SEAMS: readonly Seam[] = [];
+const NO_SEAMS: readonly PaperJoin[] = [];
 
 /** The seams on one piece; the same list while nothing has changed. */
-export const useSeams = (needs: readonly PaperNeed[] | undefined, piece: string): readonly Seam[] =>
+export const useSeams = (needs: readonly PaperNeed[] | undefined, piece: string): readonly PaperJoin[] =>
   useMemo(() => {
     const all = (needs ?? []).flatMap((need) => ('seams' in need ? need.seams : [])).filter((seam) => seam.piece === piece);
     return all.length === 0 ? NO_SEAMS : all;
@@ -67,7 +67,7 @@ export const Unfolded = memo(
     readonly covering: DerivedCovering;
     readonly looks: ReadonlyMap<string, Look>;
     /** Where papers that are larger than a sheet are joined of several. */
-    readonly seams: readonly Seam[];
+    readonly seams: readonly PaperJoin[];
   }) => {
     const [all, setAll] = useState(false);
     const units = useUnits();

@@ -1,4 +1,4 @@
-import { type CutStep, cutSteps, type Sheet as LaidSheet, type Setting } from '@parlor/core/cut';
+import { type CutSetting, type CutStep, cutSteps, type Sheet as LaidSheet } from '@parlor/core/cut';
 import { showLength, type Units } from '@parlor/core/measure';
 import { StepBack, StepForward } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
@@ -29,7 +29,7 @@ const Words = ({
   units,
 }: {
   readonly sheet: LaidSheet;
-  readonly setting: Setting;
+  readonly setting: CutSetting;
   readonly nth: number;
   readonly parts: Parts;
   readonly units: Units;
@@ -62,7 +62,7 @@ const Settings = ({
   onGo,
   units,
 }: {
-  readonly settings: readonly Setting[];
+  readonly settings: readonly CutSetting[];
   readonly now: number;
   readonly onGo: (step: number) => void;
   readonly units: Units;

@@ -1,11 +1,11 @@
 // What lies on the table while a sheet is cut apart, and where the next cut runs.
 import type { CutStep, Sheet as LaidSheet, OffPiece } from '@parlor/core/cut';
 import { asRect } from '@parlor/core/shape';
-import { mm, type Part, pathOf } from './onSheet.ts';
+import { mm, pathOf, type SheetPart } from './onSheet.ts';
 import type { Parts } from './SheetTable.tsx';
 
 /** Whether a part is more than a rectangle. */
-export const isShaped = (part: Part | undefined): boolean =>
+export const isShaped = (part: SheetPart | undefined): boolean =>
   part !== undefined && (part.region.holes.length > 0 || asRect(part.region.outline) === undefined);
 
 type Lying = OffPiece & { readonly becomes: CutStep['off']['becomes'] | 'whole'; readonly part: string | null };
@@ -87,7 +87,7 @@ export const CutTable = ({
       {shaped.map((placement) => (
         <path
           key={placement.id}
-          d={pathOf(parts.get(placement.id) as Part, placement, height)}
+          d={pathOf(parts.get(placement.id) as SheetPart, placement, height)}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={mm(line) / 2}

@@ -4,12 +4,12 @@ import { lyingSize } from '@parlor/core/shape';
 import { FlipHorizontal2, Pin, PinOff, RotateCcw, Unlink2, X } from 'lucide-react';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Button, Picker } from '../../ui/index.ts';
-import type { Part } from './onSheet.ts';
+import type { SheetPart } from './onSheet.ts';
 import type { Parts } from './SheetTable.tsx';
 
 type Props = {
   readonly board: SetDocument['boards'][number];
-  readonly part: Part;
+  readonly part: SheetPart;
   readonly parts: Parts;
   readonly id: string;
   readonly sheets: readonly Sheet[];

@@ -6,7 +6,7 @@ import type { PointerEvent } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector } from '../../state/index.ts';
 import { Button } from '../../ui/index.ts';
 import type { Carried } from './layingByHand.ts';
-import { mm, type Part, pathOf } from './onSheet.ts';
+import { mm, pathOf, type SheetPart } from './onSheet.ts';
 import { type Parts, SheetTable } from './SheetTable.tsx';
 
 const sizesText = ({ width, height }: { readonly width: number; readonly height: number }, units: Units): string =>
@@ -27,7 +27,7 @@ const Ghost = ({
   line,
 }: {
   readonly carried: Carried;
-  readonly part: Part;
+  readonly part: SheetPart;
   readonly sheet: Sheet;
   readonly line: number;
 }) =>
@@ -64,7 +64,7 @@ const PartOn = ({
   carried,
   onTake,
 }: {
-  readonly part: Part;
+  readonly part: SheetPart;
   readonly placement: Placement;
   readonly sheet: Sheet;
   readonly line: number;
@@ -198,7 +198,7 @@ export const SheetDrawing = ({
             )
           );
         })}
-        {over && <Ghost carried={over} part={parts.get(over.part) as Part} sheet={sheet} line={line} />}
+        {over && <Ghost carried={over} part={parts.get(over.part) as SheetPart} sheet={sheet} line={line} />}
       </svg>
       <figcaption className="text-small text-graphite mt-1">
         {number} · {whence}

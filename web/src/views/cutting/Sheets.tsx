@@ -8,7 +8,7 @@ import { Button, Patience, useLong } from '../../ui/index.ts';
 import { CutPlayer } from './CutPlayer.tsx';
 import { CutSheets } from './CutSheets.tsx';
 import { useCarrying } from './layingByHand.ts';
-import type { Part } from './onSheet.ts';
+import type { SheetPart } from './onSheet.ts';
 import { PickedPart } from './PickedPart.tsx';
 import { SheetDrawing } from './SheetDrawing.tsx';
 import type { Parts } from './SheetTable.tsx';
@@ -110,7 +110,7 @@ const Board = ({
         <PickedPart
           key={picked}
           board={board}
-          part={parts.get(picked) as Part}
+          part={parts.get(picked) as SheetPart}
           parts={parts}
           id={picked}
           sheets={sheets}

@@ -4,12 +4,12 @@ import { placedOn } from '@parlor/core/set';
 import type { Point, Ring } from '@parlor/core/shape';
 import type { Parts } from './SheetTable.tsx';
 
-export type Part = Parts extends ReadonlyMap<string, infer Value> ? Value : never;
+export type SheetPart = Parts extends ReadonlyMap<string, infer Value> ? Value : never;
 
 export const mm = (um: number): number => um / 1000;
 
 /** A part's outline and holes where it lies, as a path. */
-export const pathOf = (part: Part, placement: Placement, sheetHeight: number): string => {
+export const pathOf = (part: SheetPart, placement: Placement, sheetHeight: number): string => {
   const lies = placedOn(placement, part);
   const place = (point: Point): string => {
     const [x, y] = lies(point);

@@ -1,5 +1,5 @@
 import { RULES, type Verdict } from '@parlor/core/doll';
-import { type Fit, fitOf, goodWords, meansOf, seatUnder } from '@parlor/core/set';
+import { type BodyFit, fitOf, goodWords, meansOf, seatUnder } from '@parlor/core/set';
 import { Check, CircleAlert, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';
@@ -7,7 +7,7 @@ import { cx, Size } from '../../ui/index.ts';
 
 const SIGNS: Readonly<Record<Verdict, typeof Check>> = { good: Check, odd: TriangleAlert, wrong: CircleAlert };
 
-const useFits = (): readonly Fit[] => {
+const useFits = (): readonly BodyFit[] => {
   const document = useSet();
   const derived = useAppSelector((state) => state.derived.set);
   return useMemo(() => {
@@ -21,7 +21,7 @@ const useFits = (): readonly Fit[] => {
   }, [document, derived]);
 };
 
-const Line = ({ fit }: { readonly fit: Fit }) => {
+const Line = ({ fit }: { readonly fit: BodyFit }) => {
   const units = useUnits();
   const edit = useEdit();
   const rule = RULES[fit.rule];

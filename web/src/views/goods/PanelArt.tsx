@@ -1,11 +1,11 @@
 import type { Measure, Scale } from '@parlor/core/measure';
 import { dollUm, isDollSize, UM } from '@parlor/core/measure';
-import { type Art, artFor, type Good, MOTIFS, newArt } from '@parlor/core/piece';
+import { artFor, type Good, MOTIFS, newArt, type PrintedArt } from '@parlor/core/piece';
 import { useId } from 'react';
 import { useSet } from '../../state/index.ts';
 import { Button, Check, Choice, HANDS, InkChoice, LINES_STAND, MeasureField, Picker, WordsField } from '../../ui/index.ts';
 
-const MOTIF_WORDS: Readonly<Record<Art['motif'], string>> = {
+const MOTIF_WORDS: Readonly<Record<PrintedArt['motif'], string>> = {
   none: 'nothing drawn',
   print: 'columns of print',
   staves: 'staves and notes',
@@ -45,7 +45,7 @@ export const PanelArt = ({ good, panels, panel, scale, onPanel, onChange }: Prop
   const own = good.art.find((each) => each.panel === panel);
   const kind = kindOf(panel, panels);
   const art = artFor(good.art, panel) ?? newArt(kind ?? panel);
-  const put = (words: string, change: Partial<Art>): void => {
+  const put = (words: string, change: Partial<PrintedArt>): void => {
     const next = { ...art, ...change };
     const others = good.art.filter((each) => each.panel !== art.panel);
     onChange(`${words} of the ${art.panel} of ${good.name}`, { art: [...others, next] });
@@ -78,7 +78,7 @@ export const PanelArt = ({ good, panels, panel, scale, onPanel, onChange }: Prop
           label="Drawn on it"
           value={art.motif}
           options={MOTIFS.map((motif) => ({ value: motif, label: MOTIF_WORDS[motif] }))}
-          onChange={(motif) => put('the drawing', { motif: motif as Art['motif'] })}
+          onChange={(motif) => put('the drawing', { motif: motif as PrintedArt['motif'] })}
         />
         {tray.length > 0 && (
           <Picker
@@ -108,7 +108,7 @@ export const PanelArt = ({ good, panels, panel, scale, onPanel, onChange }: Prop
           )}
         </div>
         <div className="flex flex-wrap items-center gap-2">
-          <Button onClick={() => put('the turn', { turn: ((art.turn + 1) % 4) as Art['turn'] })}>turn it a quarter</Button>
+          <Button onClick={() => put('the turn', { turn: ((art.turn + 1) % 4) as PrintedArt['turn'] })}>turn it a quarter</Button>
           <span className="text-small text-graphite" aria-live="polite">
             {
               ['the right way up once it is folded', 'a quarter turned to the left', 'on its head', 'a quarter turned to the right'][

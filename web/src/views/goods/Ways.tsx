@@ -1,23 +1,27 @@
 import { showLength } from '@parlor/core/measure';
-import { type ClothThing, WAY_WORDS, WAYS, type Way } from '@parlor/core/piece';
+import { type ClothThing, CONSTRUCTION_WORDS, CONSTRUCTIONS, type Construction } from '@parlor/core/piece';
 import { inWay, type MadeInWay } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet, useUnits } from '../../state/index.ts';
 import { Button, Picker, takenWords } from '../../ui/index.ts';
 
-const CAUTIONS: Readonly<Record<Way, string>> = {
+const CAUTIONS: Readonly<Record<Construction, string>> = {
   sewn: 'Count the pins before and after. A sewing machine only with a grown-up beside it.',
   glued: 'Hot glue burns, and comes through thin cloth: a grown-up holds the gun, or take cloth glue and patience.',
   tape: 'An iron is hot for as long as it stands there; a damp cloth goes between. Follow the packet.',
   felt: 'Small scissors with points: cut away from the other hand.',
 };
 
-const Column = ({ made, way, mine }: { readonly made: MadeInWay | undefined; readonly way: Way; readonly mine: boolean }) => {
+const Column = ({ made, way, mine }: { readonly made: MadeInWay | undefined; readonly way: Construction; readonly mine: boolean }) => {
   const units = useUnits();
   return (
-    <section aria-label={WAY_WORDS[way]} data-way={way} className={mine ? 'border-l-3 border-moss pl-3' : 'border-l-3 border-tab pl-3'}>
+    <section
+      aria-label={CONSTRUCTION_WORDS[way]}
+      data-way={way}
+      className={mine ? 'border-l-3 border-moss pl-3' : 'border-l-3 border-tab pl-3'}
+    >
       <h4 className="font-name text-body font-semibold">
-        {WAY_WORDS[way]}
+        {CONSTRUCTION_WORDS[way]}
         {mine && <span className="text-graphite font-text font-normal text-small"> · as it is decided</span>}
       </h4>
       {made ? (
@@ -47,11 +51,11 @@ const Column = ({ made, way, mine }: { readonly made: MadeInWay | undefined; rea
 };
 
 /** The way it is made beside another: what is cut and what it takes. */
-export const Ways = ({ thing, onTake }: { readonly thing: ClothThing; readonly onTake: (way: Way) => void }) => {
+export const Ways = ({ thing, onTake }: { readonly thing: ClothThing; readonly onTake: (way: Construction) => void }) => {
   const set = useSet();
   const derived = useAppSelector((state) => state.derived.set);
-  const usual: Way = thing.way === 'sewn' ? 'glued' : 'sewn';
-  const [asked, setAsked] = useState<Way | null>(null);
+  const usual: Construction = thing.way === 'sewn' ? 'glued' : 'sewn';
+  const [asked, setAsked] = useState<Construction | null>(null);
   const other = asked && asked !== thing.way ? asked : usual;
   const [mine, its] = useMemo(
     () => (derived ? [inWay(set, derived, thing, thing.way), inWay(set, derived, thing, other)] : [undefined, undefined]),
@@ -70,8 +74,8 @@ export const Ways = ({ thing, onTake }: { readonly thing: ClothThing; readonly o
           <Picker
             label="Beside it"
             value={other}
-            options={WAYS.filter((way) => way !== thing.way).map((way) => ({ value: way, label: WAY_WORDS[way] }))}
-            onChange={(way) => setAsked(way as Way)}
+            options={CONSTRUCTIONS.filter((way) => way !== thing.way).map((way) => ({ value: way, label: CONSTRUCTION_WORDS[way] }))}
+            onChange={(way) => setAsked(way as Construction)}
           />
         </div>
         <Button onClick={() => onTake(other)} disabled={!its}>

@@ -1,5 +1,5 @@
 // A sewn thing in three dimensions: each patch of cloth bent as it is once it is sewn. Millimetres.
-import { type Mesh as ClothMesh, type ClothPiece, edgeOfSides, meshOf, type Patch, type Pattern, placerOf } from '@parlor/core/cloth';
+import { type Mesh as ClothMesh, type ClothPiece, edgeOfSides, meshOf, type Patch, placerOf, type SewingPattern } from '@parlor/core/cloth';
 import type { Point, Vec3 } from '@parlor/core/shape';
 import {
   BufferAttribute,
@@ -48,7 +48,7 @@ const STEPS = 24;
 /** Puts one copy of a pattern into a scene. Which of its pieces each mesh is stands in `userData`. */
 export const addSewn = (
   scene: Group,
-  pattern: Pattern,
+  pattern: SewingPattern,
   at: Vec3,
   looks: Readonly<Record<'main' | 'second', ClothLook>>,
   ink: string,
@@ -88,7 +88,7 @@ export const addSewn = (
 };
 
 /** Points of a sewn copy that its picture must hold. */
-export const pointsOfSewn = (pattern: Pattern, at: Vec3): readonly Vector3[] =>
+export const pointsOfSewn = (pattern: SewingPattern, at: Vec3): readonly Vector3[] =>
   pattern.patches.flatMap((patch) =>
     meshOf({ ...patch, fine: [Math.min(6, patch.fine[0]), Math.min(4, patch.fine[1])] }).space.map(
       ([x, y, z]) => new Vector3((x + at[0]) / 1000, (y + at[1]) / 1000, (z + at[2]) / 1000),

@@ -5,7 +5,7 @@ import { useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts'
 import { Figure, type SightName, SizeField } from '../../ui/index.ts';
 import { sizeSlot } from './bayEdits.ts';
 import { Bays, DimensionLine, Panels, Standing } from './ElevationMarks.tsx';
-import { type Sight, type Stretch, samePath, sightFor, stretchesOf } from './elevationPlan.ts';
+import { type DrawingScale, type SizeStretch, samePath, sightFor, stretchesOf } from './elevationPlan.ts';
 import { markField, type Overall, overallOn } from './overall.ts';
 import { useBox } from './useBox.ts';
 import { useChangePiece } from './useChangePiece.ts';
@@ -20,8 +20,8 @@ const rem = (): number => Number.parseFloat(getComputedStyle(document.documentEl
 
 type ChainProps = {
   readonly kind: 'columns' | 'rows';
-  readonly stretches: readonly Stretch[];
-  readonly sight: Sight;
+  readonly stretches: readonly SizeStretch[];
+  readonly sight: DrawingScale;
   readonly right: number;
   readonly piece: Casework;
   readonly scale: Scale;
@@ -67,7 +67,7 @@ const Chain = ({ kind, stretches, sight, right, piece, scale }: ChainProps) => {
   });
 };
 
-const chainLines = (kind: 'columns' | 'rows', stretches: readonly Stretch[], sight: Sight, right: number) =>
+const chainLines = (kind: 'columns' | 'rows', stretches: readonly SizeStretch[], sight: DrawingScale, right: number) =>
   stretches.map(({ path, from, to }) =>
     kind === 'columns' ? (
       <DimensionLine

@@ -6,7 +6,7 @@ import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import { bayChosen, tagPointed, useAppDispatch, useAppSelector, useEdit, useUnits } from '../../state/index.ts';
 import { drawnFrom, fillOf, opacityOf, type SightName } from '../../ui/index.ts';
 import { bayBeside, toolOfKey } from './bayTools.ts';
-import { type Sight, samePath } from './elevationPlan.ts';
+import { type DrawingScale, samePath } from './elevationPlan.ts';
 
 const SPLITS = new Set(['door', 'columns', 'rows']);
 
@@ -25,7 +25,7 @@ export const Panels = ({
 }: {
   readonly piece: Piece;
   readonly made: MadePiece;
-  readonly sight: Sight;
+  readonly sight: DrawingScale;
   readonly seen: SightName;
 }) => {
   const dispatch = useAppDispatch();
@@ -66,7 +66,7 @@ export const Standing = ({
   readonly piece: Casework;
   readonly bays: readonly Bay[];
   readonly scale: Scale;
-  readonly sight: Sight;
+  readonly sight: DrawingScale;
 }) =>
   choosable(bays).map(({ path, space }) => {
     const cell = cellAt(piece.front, path);
@@ -125,7 +125,7 @@ const firstLeaf = (front: Cell, path: readonly number[]): readonly number[] => {
   return !cell || !SPLITS.has(cell.kind) ? path : firstLeaf(front, [...path, 0]);
 };
 
-type BaysProps = { readonly piece: Casework; readonly bays: readonly Bay[]; readonly sight: Sight; readonly scale: Scale };
+type BaysProps = { readonly piece: Casework; readonly bays: readonly Bay[]; readonly sight: DrawingScale; readonly scale: Scale };
 
 /** The bays, to be chosen with a touch or a key. */
 export const Bays = ({ piece, bays, sight, scale }: BaysProps) => {

@@ -1,5 +1,6 @@
 // What the hand can do to a bay: each is the front as it becomes, and the bay that is then chosen.
 import {
+  type BaySize,
   type Cell,
   type CellPath,
   cellAt,
@@ -8,7 +9,6 @@ import {
   MOST_SLOTS,
   newCell,
   OPEN,
-  type Size,
   type SplitCell,
   withCellAt,
 } from '@parlor/core/piece';
@@ -95,7 +95,7 @@ export const removeBay = (front: Cell, path: CellPath): BayEdit | null => {
 };
 
 /** Gives a bay of a row its size. At least one bay of a row must share what is left, or the row could not fill its place. */
-export const sizeSlot = (front: Cell, path: CellPath, size: Size): BayEdit | null => {
+export const sizeSlot = (front: Cell, path: CellPath, size: BaySize): BayEdit | null => {
   const index = path.at(-1);
   const parent = cellAt(front, path.slice(0, -1));
   if (index === undefined || !isSplit(parent)) return null;

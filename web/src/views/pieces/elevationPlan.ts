@@ -4,7 +4,7 @@ import type { Piece } from '@parlor/core/set';
 import type { SightName } from '../../ui/index.ts';
 
 /** From millimetres of the piece (y up) to pixels of the drawing (y down). */
-export type Sight = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
+export type DrawingScale = { readonly scale: number; readonly left: number; readonly floor: number; readonly figureAt: number };
 
 const MARGIN = { left: 84, right: 4, top: 56, bottom: 16 } as const;
 
@@ -28,7 +28,7 @@ export const sightFor = (
   width: number,
   height: number,
   hasColumns: boolean,
-): Sight => {
+): DrawingScale => {
   // Beside something low only her legs are shown, so that its sizes can be read.
   const seenHeight = Math.min(figureHeight, Math.max(pieceHeight * LOW, pieceWidth * 0.6));
   const figureWidth = figureHeight * FIGURE_ACROSS;
@@ -43,7 +43,7 @@ export const sightFor = (
 };
 
 /** A stretch with a size to pencil beside it. */
-export type Stretch = {
+export type SizeStretch = {
   readonly path: CellPath;
   readonly from: number;
   readonly to: number;
@@ -52,12 +52,12 @@ export type Stretch = {
 };
 
 /** The nearest row of the given kind that the path runs through, as stretches along it. */
-const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns' | 'rows'): readonly Stretch[] => {
+const rowOf = (front: Cell, bays: readonly Bay[], path: CellPath, kind: 'columns' | 'rows'): readonly SizeStretch[] => {
   for (let length = path.length; length >= 0; length -= 1) {
     const at = path.slice(0, length);
     const cell = cellAt(front, at);
     if (cell?.kind !== kind) continue;
-    return cell.slots.flatMap((slot, index): readonly Stretch[] => {
+    return cell.slots.flatMap((slot, index): readonly SizeStretch[] => {
       const bay = bays.find(
         ({ path: each }) => each.length === at.length + 1 && each.every((step, depth) => step === [...at, index][depth]),
       );
@@ -76,7 +76,7 @@ export const stretchesOf = (
   bays: readonly Bay[],
   chosen: CellPath | null,
   sight: SightName,
-): { readonly columns: readonly Stretch[]; readonly rows: readonly Stretch[] } => {
+): { readonly columns: readonly SizeStretch[]; readonly rows: readonly SizeStretch[] } => {
   const front = frontOf(piece);
   if (!front || sight !== 'front') return { columns: [], rows: [] };
   const path = chosen ?? firstSplit(front);

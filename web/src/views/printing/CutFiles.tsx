@@ -1,6 +1,6 @@
 import { dollUm, UM } from '@parlor/core/measure';
-import { type Bed, USUAL_BEDS } from '@parlor/core/plot';
-import type { Wanted } from '@parlor/core/set';
+import { type MachineBed, USUAL_BEDS } from '@parlor/core/plot';
+import type { PagesWanted } from '@parlor/core/set';
 import { ChevronLeft, ChevronRight, FileDown, FolderOpen } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type PlotFormat, type PlotReply, plotThere, type TrialReply, triedThere, useSet, zipThere } from '../../state/index.ts';
@@ -22,7 +22,7 @@ const FAULT: TrialReply = { problem: 'it could not be made or read; this is a fa
 type Tried = { readonly name: string; readonly reply: TrialReply };
 
 /** The files of the beds, made anew when anything changes; null while they are made. */
-const usePlot = (wanted: Wanted, bed: Bed, format: PlotFormat, copies: boolean, onFault: () => void): PlotReply | null => {
+const usePlot = (wanted: PagesWanted, bed: MachineBed, format: PlotFormat, copies: boolean, onFault: () => void): PlotReply | null => {
   const document = useSet();
   const [held, setHeld] = useState<{ readonly key: string; readonly reply: PlotReply } | null>(null);
   const { width, height, margin } = bed;
@@ -46,7 +46,7 @@ const formatOf = (name: string): PlotFormat => (/\.dxf$/i.test(name) ? 'dxf' : '
 const MOST_BYTES = 20e6;
 
 /** Templates, papers and nets for a friend’s cutting machine: what lies on its bed, the files, and a machine to try them on. */
-export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonly onClose: () => void }) => {
+export const CutFiles = ({ wanted, onClose }: { readonly wanted: PagesWanted; readonly onClose: () => void }) => {
   const document = useSet();
   const [format, setFormat] = useState<PlotFormat>('svg');
   const [bedName, setBedName] = useState<string>(USUAL_BEDS[0].name);
@@ -56,7 +56,7 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonl
   const [tried, setTried] = useState<Tried | null>(null);
   const [theirs, setTheirs] = useState<{ readonly name: string; readonly text: string } | null>(null);
   const picker = useRef<HTMLInputElement>(null);
-  const bed: Bed = USUAL_BEDS.find(({ name }) => name === bedName) ?? { ...own, margin: 6 * UM.mm };
+  const bed: MachineBed = USUAL_BEDS.find(({ name }) => name === bedName) ?? { ...own, margin: 6 * UM.mm };
   const onFault = useCallback(() => setTried({ name: 'The file', reply: FAULT }), []);
   const reply = usePlot(wanted, bed, format, copies, onFault);
   const count = reply?.files.length ?? 0;
@@ -104,7 +104,7 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonl
           {bedName === OWN && (
             <div className="grid grid-cols-2 gap-4">
               <SizeField
-                label="Bed, wide"
+                label="MachineBed, wide"
                 world="doll"
                 lengthUm={own.width}
                 min={50 * UM.mm}
@@ -112,7 +112,7 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: Wanted; readonl
                 onChange={(um) => setOwn({ ...own, width: dollUm(um) })}
               />
               <SizeField
-                label="Bed, long"
+                label="MachineBed, long"
                 world="doll"
                 lengthUm={own.height}
                 min={50 * UM.mm}

@@ -1,9 +1,9 @@
 import { showLength, UM } from '@parlor/core/measure';
-import type { Doing, MadeStroke } from '@parlor/core/plot';
+import type { MachineAction, MadeStroke } from '@parlor/core/plot';
 import { useState } from 'react';
 import { type TrialReply, useUnits } from '../../state/index.ts';
 
-const LOOKS: Readonly<Record<Doing, { readonly stroke: string; readonly width: number; readonly dash?: string }>> = {
+const LOOKS: Readonly<Record<MachineAction, { readonly stroke: string; readonly width: number; readonly dash?: string }>> = {
   cuts: { stroke: 'var(--ink)', width: 0.7 },
   scores: { stroke: 'var(--rose)', width: 0.6, dash: '2.4 1.6' },
   leaves: { stroke: 'var(--graphite)', width: 0.25, dash: '0.8 1.2' },

@@ -1,6 +1,6 @@
 import pLimit from 'p-limit';
 import { useEffect, useRef, useState } from 'react';
-import { onScreenThere, pictureThere, Stopped } from '../../state/index.ts';
+import { onScreenThere, pictureThere, StoppedSearch } from '../../state/index.ts';
 import { cx } from '../../ui/index.ts';
 import { showPicture } from './showPicture.ts';
 
@@ -53,7 +53,7 @@ export const PagePicture = ({ made, index, label, size, className }: Props) => {
     const insist = (): Promise<void> =>
       inLine(show).catch((problem: unknown) => {
         if (!current) return undefined;
-        return problem instanceof Stopped ? insist() : setState('failed');
+        return problem instanceof StoppedSearch ? insist() : setState('failed');
       });
     setState('waits');
     void insist();

@@ -1,16 +1,16 @@
 import { showLength, UM } from '@parlor/core/measure';
 import { SIDES, type Sides } from '@parlor/core/print';
-import type { Wanted } from '@parlor/core/set';
+import type { PagesWanted } from '@parlor/core/set';
 import { FileArchive, FileDown, Slice } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { noticed, type PageFormat, Stopped, stopPress, useAppDispatch, useSet, useUnits, writtenThere } from '../../state/index.ts';
+import { noticed, type PageFormat, StoppedSearch, stopPress, useAppDispatch, useSet, useUnits, writtenThere } from '../../state/index.ts';
 import { Button, Check, Choice, Patience, SizeField, Spread, saveAs, useLong } from '../../ui/index.ts';
 import { CutFiles } from './CutFiles.tsx';
 import { LineKey } from './LineKey.tsx';
 import { PageShelf } from './PageShelf.tsx';
 import { PrinterCard } from './PrinterCard.tsx';
-import { type Made, usePages } from './usePages.ts';
+import { type MadePages, usePages } from './usePages.ts';
 import { type Printing, usePrinting } from './usePrinting.ts';
 
 const PAPER = [
@@ -26,12 +26,12 @@ const WHAT = [
 ] as const;
 
 /** What the address asks for; templates when it asks for nothing. */
-const whatIs = (asked: string | null): Wanted['what'] => WHAT.find(({ value }) => value === asked)?.value ?? 'templates';
+const whatIs = (asked: string | null): PagesWanted['what'] => WHAT.find(({ value }) => value === asked)?.value ?? 'templates';
 
 const SIDE_WORDS: Readonly<Record<Sides, string>> = { one: 'one', long: 'both, long edge', short: 'both, short edge' };
 const SIDE_OPTIONS = SIDES.map((value) => ({ value, label: SIDE_WORDS[value] }));
 
-const PieceChoice = ({ wanted, onChange }: { readonly wanted: Wanted; readonly onChange: (wanted: Wanted) => void }) => {
+const PieceChoice = ({ wanted, onChange }: { readonly wanted: PagesWanted; readonly onChange: (wanted: PagesWanted) => void }) => {
   const { pieces } = useSet();
   const all = pieces.map(({ id }) => id);
   const chosen = wanted.pieces ?? all;
@@ -57,8 +57,8 @@ const FILES = { pdf: { end: 'pdf', type: 'application/pdf' }, svgs: { end: 'zip'
 const NAMES = { templates: 'templates', coverings: 'coverings', patterns: 'patterns', all: 'pages' } as const;
 
 type DownloadProps = {
-  readonly what: Wanted['what'];
-  readonly made: Made | null;
+  readonly what: PagesWanted['what'];
+  readonly made: MadePages | null;
   readonly chosen: ReadonlySet<number>;
   /** The last page comes first: for printers that lay each page on the one before, face up. */
   readonly lastFirst: boolean;
@@ -81,7 +81,7 @@ const Download = ({ what, made, chosen, lastFirst }: DownloadProps) => {
       if (bytes) saveAs(`${NAMES[what]}.${FILES[format].end}`, FILES[format].type, bytes);
     } catch (problem) {
       const text =
-        problem instanceof Stopped
+        problem instanceof StoppedSearch
           ? 'Stopped; nothing was written.'
           : 'The pages could not be written. Try again; if it keeps failing, please tell the program’s makers.';
       dispatch(noticed({ text, action: null }));
@@ -107,7 +107,7 @@ const Download = ({ what, made, chosen, lastFirst }: DownloadProps) => {
   );
 };
 
-type DecidedProps = Omit<DownloadProps, 'lastFirst'> & { readonly wanted: Wanted; readonly onWanted: (wanted: Wanted) => void };
+type DecidedProps = Omit<DownloadProps, 'lastFirst'> & { readonly wanted: PagesWanted; readonly onWanted: (wanted: PagesWanted) => void };
 
 const Decided = ({ wanted, onWanted, made, chosen, what }: DecidedProps) => {
   const [lastFirst, setLastFirst] = useState(false);
@@ -178,7 +178,7 @@ const Pages = ({
   onAgain,
   find,
 }: {
-  readonly made: Made | null;
+  readonly made: MadePages | null;
   readonly chosen: ReadonlySet<number>;
   readonly onChoose: (chosen: ReadonlySet<number>) => void;
   readonly onAgain: () => void;
@@ -219,7 +219,7 @@ const Pages = ({
 export const PrintingView = () => {
   const document = useSet();
   const [search] = useSearchParams();
-  const [wanted, setWanted] = useState<Wanted>({ pieces: null, what: whatIs(search.get('print')) });
+  const [wanted, setWanted] = useState<PagesWanted>({ pieces: null, what: whatIs(search.get('print')) });
   const [again, setAgain] = useState(0);
   const made = usePages(document, wanted, again);
   const number = made !== null && typeof made !== 'string' ? made.made : 0;

@@ -1,5 +1,5 @@
 import { showLength, UM } from '@parlor/core/measure';
-import { evenRows, type Gap, gapsOf, type Placed, type Row, withGap } from '@parlor/core/room';
+import { type EvenRow, evenRows, type Gap, gapsOf, type Placement, withGap } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { useSet, useUnits } from '../../state/index.ts';
 import { Button, SizeField } from '../../ui/index.ts';
@@ -7,9 +7,9 @@ import { Button, SizeField } from '../../ui/index.ts';
 type Props = {
   readonly arranged: Arranged;
   /** The thing in hand. */
-  readonly placed: Placed;
+  readonly placed: Placement;
   readonly name: string;
-  readonly onPlace: (words: string, ...placed: readonly Placed[]) => void;
+  readonly onPlace: (words: string, ...placed: readonly Placement[]) => void;
 };
 
 const WAY_WORDS: Readonly<Record<Gap['way'], string>> = {
@@ -19,9 +19,9 @@ const WAY_WORDS: Readonly<Record<Gap['way'], string>> = {
   front: 'in front',
 };
 
-const ALONG: Readonly<Record<Row['along'], string>> = { x: 'left to right', z: 'back to front' };
+const ALONG: Readonly<Record<EvenRow['along'], string>> = { x: 'left to right', z: 'back to front' };
 
-const rowWords = ({ ends, placed }: Row): string =>
+const rowWords = ({ ends, placed }: EvenRow): string =>
   ends === 'stay' ? 'between the two ends' : placed.length === 1 ? 'halfway' : 'from wall to wall';
 
 /** How far the thing in hand stands from what is next to it, to be typed; and the row it stands in, spaced evenly. */

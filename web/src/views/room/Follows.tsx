@@ -1,6 +1,6 @@
 import type { Box, Inspection } from '@parlor/core/assembly';
 import { UM } from '@parlor/core/measure';
-import { goesInto, type Placed, storedOf } from '@parlor/core/room';
+import { goesInto, type Placement, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
@@ -86,8 +86,8 @@ type Props = {
   readonly dollAt: readonly [number, number];
   readonly onSide: (side: number) => void;
   readonly onChoose: (piece: string | null) => void;
-  readonly onHold: (placed: Placed | null) => void;
-  readonly onPlace: (words: string, placed: Placed) => void;
+  readonly onHold: (placed: Placement | null) => void;
+  readonly onPlace: (words: string, placed: Placement) => void;
 };
 
 /** What follows from a room: the room to walk round, its walls one by one, what is to be minded. */

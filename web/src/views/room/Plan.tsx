@@ -1,5 +1,5 @@
 import { showLength } from '@parlor/core/measure';
-import { footprintOf, lengthOf, type Placed, pointOn, type Standing, snapped } from '@parlor/core/room';
+import { footprintOf, lengthOf, type Placement, pointOn, type Standing, snapped } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
@@ -15,8 +15,8 @@ type Props = {
   readonly side: number;
   readonly onChoose: (piece: string | null) => void;
   readonly onSide: (side: number) => void;
-  readonly onHold: (placed: Placed | null) => void;
-  readonly onPlace: (words: string, placed: Placed) => void;
+  readonly onHold: (placed: Placement | null) => void;
+  readonly onPlace: (words: string, placed: Placement) => void;
   readonly onTakeOut: (piece: string) => void;
   /** Where the doll stands, and where she is put. */
   readonly dollAt: readonly [number, number];
@@ -56,14 +56,17 @@ const Above = ({ standing, arranged }: { readonly standing: Standing; readonly a
 };
 
 /** The room from above: its walls to touch, its things to move, the way that the doll has among them. */
-export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut, dollAt: at, onDoll }: Props) => {
+export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut, dollAt: at, onDoll }: Props) => {
   const [led, setLed] = useState(false);
   const { pieces } = useSet();
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
-  const [hand, setHand] = useState<{ readonly placed: Placed; readonly dx: number; readonly dz: number; readonly moved: boolean } | null>(
-    null,
-  );
+  const [hand, setHand] = useState<{
+    readonly placed: Placement;
+    readonly dx: number;
+    readonly dz: number;
+    readonly moved: boolean;
+  } | null>(null);
   const { space, standing, judged } = arranged;
   const [width, depth] = [Math.max(...space.ring.map(([x]) => x)), Math.max(...space.ring.map(([, z]) => z))];
   const room = Math.max(width, depth) * 0.1;
@@ -89,7 +92,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
     return [x * 1000, y * 1000];
   };
-  const snap = (each: Standing, x: number, z: number, fine: boolean): Placed => {
+  const snap = (each: Standing, x: number, z: number, fine: boolean): Placement => {
     const others = standing.filter((other) => other.placed.piece !== each.placed.piece);
     const [hx, hz] = footprintOf(each.size, each.placed.turn);
     const reach = fine ? 0 : (mm(Math.max(width, depth)) / 40) * 1000;
@@ -100,7 +103,7 @@ export const Plan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const name = nameOf(each.placed.piece);
     const arrow = ARROWS[event.key];
-    const done = (words: string, placed: Placed): void => {
+    const done = (words: string, placed: Placement): void => {
       event.preventDefault();
       onPlace(words, placed);
     };

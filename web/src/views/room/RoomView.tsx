@@ -1,5 +1,5 @@
 import { asRoom, type Field, isRoom, type Room, shownFields, withValueAt } from '@parlor/core/piece';
-import type { Placed } from '@parlor/core/room';
+import type { Placement } from '@parlor/core/room';
 import { type Arranged, shellChange } from '@parlor/core/set';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -11,7 +11,7 @@ import { Follows } from './Follows.tsx';
 import { Joining } from './Joining.tsx';
 import { withoutPlaced, withPlaced } from './layouts.ts';
 import { OwnPlan } from './OwnPlan.tsx';
-import { Plan } from './Plan.tsx';
+import { FloorPlan } from './Plan.tsx';
 import { StartRoom } from './StartRoom.tsx';
 import type { InHand } from './shells.ts';
 import { Things, Ways } from './Things.tsx';
@@ -93,7 +93,7 @@ const RoomFields = ({ room, shell }: { readonly room: Room; readonly shell: numb
 };
 
 const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: readonly Room[] }) => {
-  const [held, setHeld] = useState<Placed | null>(null);
+  const [held, setHeld] = useState<Placement | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const [side, setSide] = useState(0);
   const [hand, setHand] = useState<InHand>({ shell: 0, wall: 0 });
@@ -118,7 +118,7 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
     if (found >= 0) setSide(found);
   };
   const change = useChangeLayout(room.id, arranged?.layout);
-  const place = (words: string, ...placed: readonly Placed[]): void => change(words, (layout) => placed.reduce(withPlaced, layout));
+  const place = (words: string, ...placed: readonly Placement[]): void => change(words, (layout) => placed.reduce(withPlaced, layout));
   const takeOut = (id: string): void => {
     change(`${pieces.find((each) => each.id === id)?.name ?? ''} taken out of the room`, (layout) => withoutPlaced(layout, id));
     setChosen(null);
@@ -163,7 +163,7 @@ const Arranging = ({ room, rooms }: { readonly room: Room; readonly rooms: reado
             <>
               <Ways arranged={arranged} />
               <div className="relative max-h-[340px] shrink-0 my-1" style={{ aspectRatio: planShape(arranged) }}>
-                <Plan
+                <FloorPlan
                   arranged={arranged}
                   chosen={chosen}
                   side={side}

@@ -1,6 +1,6 @@
 import { dollUm, UM } from '@parlor/core/measure';
 import { hostOf, isRoom } from '@parlor/core/piece';
-import { freePlace, type Placed } from '@parlor/core/room';
+import { freePlace, type Placement } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { RotateCcw, RotateCw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -13,7 +13,7 @@ type Props = {
   readonly arranged: Arranged;
   readonly chosen: string | null;
   readonly onChoose: (piece: string | null) => void;
-  readonly onPlace: (words: string, ...placed: readonly Placed[]) => void;
+  readonly onPlace: (words: string, ...placed: readonly Placement[]) => void;
   readonly onTakeOut: (piece: string) => void;
 };
 

@@ -1,5 +1,5 @@
 import { showLength, UM } from '@parlor/core/measure';
-import { elevationOf, lengthOf, type Placed, placeAt, type RoomSide, type SeenThing, seenAt, snappedTo } from '@parlor/core/room';
+import { elevationOf, lengthOf, type Placement, placeAt, type RoomSide, type SeenThing, seenAt, snappedTo } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
@@ -20,8 +20,8 @@ type Props = {
   readonly chosen: string | null;
   readonly dollAt: readonly [number, number];
   readonly onChoose: (piece: string | null) => void;
-  readonly onHold: (placed: Placed | null) => void;
-  readonly onPlace: (words: string, placed: Placed) => void;
+  readonly onHold: (placed: Placement | null) => void;
+  readonly onPlace: (words: string, placed: Placement) => void;
 };
 
 /** The box round what is seen of a thing. */
@@ -37,9 +37,11 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
   const { doll, pieces } = useSet();
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
-  const [hand, setHand] = useState<{ readonly placed: Placed; readonly from: readonly [number, number]; readonly now: Placed } | null>(
-    null,
-  );
+  const [hand, setHand] = useState<{
+    readonly placed: Placement;
+    readonly from: readonly [number, number];
+    readonly now: Placement;
+  } | null>(null);
   const { space, standing } = arranged;
   const { name } = side;
   const length = lengthOf(side);
@@ -66,7 +68,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
   const margin = width * 0.06 + 8;
   const grid = gridOf(units.unit);
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
-  const placedOf = (id: string): Placed | undefined => standing.find(({ placed }) => placed.piece === id)?.placed;
+  const placedOf = (id: string): Placement | undefined => standing.find(({ placed }) => placed.piece === id)?.placed;
   const near = (thing: SeenThing): boolean => thing.away <= deep * FAR;
   const pointOf = (event: PointerEvent): readonly [number, number] => {
     const matrix = svg.current?.getScreenCTM();
@@ -75,7 +77,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
     return [x * 1000, -y * 1000];
   };
   /** A thing moved along its wall and up, against the wall's ends, other things and the rule. */
-  const movedBy = (placed: Placed, dx: number, dy: number, fine: boolean): Placed => {
+  const movedBy = (placed: Placement, dx: number, dy: number, fine: boolean): Placement => {
     const thing = seen.things.find(({ piece }) => piece === placed.piece);
     if (!thing) return placed;
     const [along, away] = seenAt(side, [placed.x, placed.z]);
@@ -88,16 +90,16 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
     const tall = (mine.y1 - mine.y0) / 2;
     const up = snappedTo(placed.up + dy + tall, tall, [0, space.height, ...others.flatMap(({ y0, y1 }) => [y0, y1])], reach, step) - tall;
     const [nx, nz] = placeAt(side, x, away);
-    return { ...movedTo(placed, nx, nz), up: Math.max(0, Math.round(up)) as Placed['up'] };
+    return { ...movedTo(placed, nx, nz), up: Math.max(0, Math.round(up)) as Placement['up'] };
   };
-  const onKeyDown = (event: KeyboardEvent, placed: Placed): void => {
+  const onKeyDown = (event: KeyboardEvent, placed: Placement): void => {
     const arrow = UP_THE_WALL[event.key];
     if (!arrow || event.ctrlKey || event.metaKey || event.altKey) return;
     event.preventDefault();
     const step = grid * (event.shiftKey ? 10 : 1);
     const [along, away] = seenAt(side, [placed.x, placed.z]);
     const [x, z] = placeAt(side, along + arrow[0] * step, away);
-    const up = Math.max(0, placed.up + arrow[1] * step) as Placed['up'];
+    const up = Math.max(0, placed.up + arrow[1] * step) as Placement['up'];
     onPlace(`${nameOf(placed.piece)} moved`, { ...movedTo(placed, x, z), up });
   };
   const letGo = (): void => {

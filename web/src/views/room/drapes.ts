@@ -1,13 +1,13 @@
 // What is sewn, as it hangs and lies in a room.
-import { type Mesh, meshOf, type Pattern } from '@parlor/core/cloth';
+import { type Mesh, meshOf, type SewingPattern } from '@parlor/core/cloth';
 import { type Arranged, colourOfCloth, type DerivedSet, type SetDocument } from '@parlor/core/set';
 import { toSpace } from '@parlor/core/shape';
 import type { Drape } from '../../ui/index.ts';
 
 /** The meshes of a pattern: they are the same wherever it hangs. */
-const known = new WeakMap<Pattern, readonly (Mesh & { readonly role: 'main' | 'second' })[]>();
+const known = new WeakMap<SewingPattern, readonly (Mesh & { readonly role: 'main' | 'second' })[]>();
 
-const meshesOf = (pattern: Pattern) => {
+const meshesOf = (pattern: SewingPattern) => {
   const found =
     known.get(pattern) ??
     pattern.patches.flatMap((patch) => {

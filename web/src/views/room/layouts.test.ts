@@ -1,4 +1,4 @@
-import type { Layout } from '@parlor/core/room';
+import type { RoomLayout } from '@parlor/core/room';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -14,7 +14,7 @@ import {
   withPlaced,
 } from './layouts.ts';
 
-const layout = (id: string, over: Partial<Layout> = {}): Layout => ({
+const layout = (id: string, over: Partial<RoomLayout> = {}): RoomLayout => ({
   id,
   name: id.toUpperCase(),
   room: 'hall',
@@ -45,7 +45,7 @@ describe('arrangements of a room', () => {
     const ids = ['a', 'b', 'c', 'd'];
     fc.assert(
       fc.property(fc.array(fc.record({ id: fc.constantFrom(...ids), take: fc.boolean() }), { maxLength: 12 }), (steps) => {
-        let now: readonly Layout[] = [
+        let now: readonly RoomLayout[] = [
           ...ids.map((id, index) => layout(id, { chosen: index === 0 })),
           layout('other', { room: 'shed', chosen: true }),
         ];

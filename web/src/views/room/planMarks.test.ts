@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Mark, marksOnPlan, type Seen } from './planMarks.ts';
+import { marksOnPlan, type PlanMark, type SeenMark } from './planMarks.ts';
 
-const thing = (id: string, x0: number, y0: number, x1: number, y1: number): Seen => ({ id, mark: id, x0, y0, x1, y1 });
-const apart = (a: Mark, b: Mark, tall: number): boolean =>
+const thing = (id: string, x0: number, y0: number, x1: number, y1: number): SeenMark => ({ id, mark: id, x0, y0, x1, y1 });
+const apart = (a: PlanMark, b: PlanMark, tall: number): boolean =>
   Math.abs(a.y - b.y) >= tall * 0.99 || Math.abs(a.x - b.x) >= (tall * 0.62 * (a.mark.length + b.mark.length)) / 2 - 1e-9;
 
 describe('numbers on the plan', () => {
   it('stand in the middle of what is seen whole, aside where something lies over it', () => {
-    const [table, lamp] = marksOnPlan([thing('2', 0, 0, 100, 40), thing('14', 40, 10, 60, 30)], 8) as [Mark, Mark];
+    const [table, lamp] = marksOnPlan([thing('2', 0, 0, 100, 40), thing('14', 40, 10, 60, 30)], 8) as [PlanMark, PlanMark];
     expect([lamp.x, lamp.y, lamp.from]).toEqual([50, 20, null]);
     expect(table.from).toBeNull();
     expect(apart(table, lamp, 8)).toBe(true);
@@ -16,7 +16,7 @@ describe('numbers on the plan', () => {
   });
 
   it('of what lies wholly under something stand beside it, with the point that they name', () => {
-    const [chair] = marksOnPlan([thing('12', 40, 10, 60, 30), thing('2', 0, 0, 100, 40)], 8) as [Mark];
+    const [chair] = marksOnPlan([thing('12', 40, 10, 60, 30), thing('2', 0, 0, 100, 40)], 8) as [PlanMark];
     expect(chair.from).toEqual([50, 20]);
     expect(chair.y < 0 || chair.y > 40 || chair.x < 0 || chair.x > 100).toBe(true);
   });

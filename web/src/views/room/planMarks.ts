@@ -1,7 +1,7 @@
 // Where the numbers of things stand on a plan: on what of each is seen, on no other number; else beside it. mm of the drawing.
 
 /** A thing from above; what comes later in the list lies over it. */
-export type Seen = {
+export type SeenMark = {
   readonly id: string;
   readonly mark: string;
   readonly x0: number;
@@ -11,7 +11,7 @@ export type Seen = {
 };
 
 /** A number by its middle; `from` is the point of the thing that it names, where it stands beside it. */
-export type Mark = {
+export type PlanMark = {
   readonly id: string;
   readonly mark: string;
   readonly x: number;
@@ -19,7 +19,7 @@ export type Mark = {
   readonly from: readonly [number, number] | null;
 };
 
-type Rect = Omit<Seen, 'id' | 'mark'>;
+type Rect = Omit<SeenMark, 'id' | 'mark'>;
 
 /** The width of a digit to its height, with some air. */
 const WIDE = 0.62;
@@ -31,10 +31,10 @@ const SHARES = [0.5, 0.3, 0.7, 0.12, 0.88];
 
 /** Numbers of things, each so tall.
  *  Shape: things from the lowest to the highest, the height of a number → one mark to each. The small ones choose first, for they have least to choose from. */
-export const marksOnPlan = (things: readonly Seen[], tall: number): readonly Mark[] => {
+export const marksOnPlan = (things: readonly SeenMark[], tall: number): readonly PlanMark[] => {
   const placed: Rect[] = [];
   const order = things.map((thing, at) => ({ thing, at })).sort((a, b) => areaOf(a.thing) - areaOf(b.thing) || a.at - b.at);
-  const marks = order.map(({ thing, at }): Mark => {
+  const marks = order.map(({ thing, at }): PlanMark => {
     const wide = tall * WIDE * thing.mark.length;
     const rectAt = (x: number, y: number): Rect => ({ x0: x - wide / 2, x1: x + wide / 2, y0: y - tall / 2, y1: y + tall / 2 });
     const over = things.slice(at + 1);
@@ -72,7 +72,7 @@ export const marksOnPlan = (things: readonly Seen[], tall: number): readonly Mar
     placed.push(rectAt(x, y));
     return { id: thing.id, mark: thing.mark, x, y, from: within || !out ? null : [cx, cy] };
   });
-  return things.map(({ id }) => marks.find((mark) => mark.id === id) as Mark);
+  return things.map(({ id }) => marks.find((mark) => mark.id === id) as PlanMark);
 };
 
 const areaOf = ({ x0, y0, x1, y1 }: Rect): number => (x1 - x0) * (y1 - y0);

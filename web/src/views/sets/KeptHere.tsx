@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { type Aside, api, dropAside, listAside, noticed, type SetSummary, useAppDispatch } from '../../state/index.ts';
+import { api, dropAside, type KeptAside, listAside, noticed, type SetSummary, useAppDispatch } from '../../state/index.ts';
 import { Button, saveAs } from '../../ui/index.ts';
 
 const when = (at: number): string =>
@@ -8,16 +8,16 @@ const when = (at: number): string =>
 /** Versions that this browser keeps because the shelf did not take them, or they could not be read: nothing becomes of them until the maker says. */
 export const KeptHere = ({ shelf, onChanged }: { readonly shelf: readonly SetSummary[] | null; readonly onChanged: () => void }) => {
   const dispatch = useAppDispatch();
-  const [kept, setKept] = useState<readonly Aside[]>([]);
+  const [kept, setKept] = useState<readonly KeptAside[]>([]);
   const look = useCallback(() => void listAside().then(setKept), []);
   useEffect(look, [look]);
   if (kept.length === 0) return null;
-  const nameOf = ({ id, name }: Aside): string => name || shelf?.find((set) => set.id === id)?.name || 'a set without a name';
-  const remove = async ({ key }: Aside) => {
+  const nameOf = ({ id, name }: KeptAside): string => name || shelf?.find((set) => set.id === id)?.name || 'a set without a name';
+  const remove = async ({ key }: KeptAside) => {
     await dropAside(key);
     look();
   };
-  const addAsSet = async (aside: Aside) => {
+  const addAsSet = async (aside: KeptAside) => {
     const made = await api.create(aside.document, 'brought in');
     if (made.ok) {
       await remove(aside);

@@ -1,4 +1,4 @@
-import { bringTogether, compareVersions, type Difference, readSet, type SetDocument, type Side, type Strand } from '@parlor/core/set';
+import { bringTogether, compareVersions, type Difference, type MergeSide, readSet, type SetDocument, type Strand } from '@parlor/core/set';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, broughtTogether, closed, forgetOpen, noticed, useAppDispatch, useAppSelector, useLook } from '../../state/index.ts';
@@ -38,8 +38,8 @@ const StrandChoice = ({
   onChange,
 }: {
   readonly strand: Strand;
-  readonly side: Side;
-  readonly onChange: (side: Side) => void;
+  readonly side: MergeSide;
+  readonly onChange: (side: MergeSide) => void;
 }) => (
   <li className="border-b border-dashed border-tab pb-3" data-strand={strand.key}>
     <h3 className="text-lead">{strand.title || 'without a name'}</h3>
@@ -70,8 +70,8 @@ const Choosing = ({ id, mine, theirs }: { readonly id: string; readonly mine: Se
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const strands = useMemo(() => compareVersions(theirs.base, mine, theirs.document), [mine, theirs]);
-  const [chosen, setChosen] = useState<Readonly<Record<string, Side>>>({});
-  const sideOf = (key: string): Side => chosen[key] ?? strands.find((strand) => strand.key === key)?.suggested ?? 'theirs';
+  const [chosen, setChosen] = useState<Readonly<Record<string, MergeSide>>>({});
+  const sideOf = (key: string): MergeSide => chosen[key] ?? strands.find((strand) => strand.key === key)?.suggested ?? 'theirs';
   const together = useMemo(
     () => bringTogether(mine, theirs.document, (key) => chosen[key] ?? strands.find((strand) => strand.key === key)?.suggested ?? 'theirs'),
     [mine, theirs, chosen, strands],
