@@ -63,9 +63,12 @@ const GIVE = 130;
 
 /** Whether there is board behind a point of a laid panel, or within the give beside it. */
 const isOn = (part: Part, { pose }: Laid, at: Vec3): boolean => {
-  // Just behind what slants the edge is elsewhere already.
-  const behind = add(at, scaled(normalOf(pose), part.upper ? -40 : -GIVE - 30));
-  return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
+  // Just behind what slants, and at the tip of a star, the edge is elsewhere already.
+  const depths = part.upper ? [-40] : [-40, -GIVE - 30];
+  return depths.some((depth) => {
+    const behind = add(at, scaled(normalOf(pose), depth));
+    return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
+  });
 };
 
 /** What is round touches a face along a line, which no paper need spare. */
