@@ -4,7 +4,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { cutSticks, layOut, leastSheets, type Solver, solverFrom, tooFew, USUAL_WISHES } from '@parlor/core/cut';
+import { cutSticks, layOut, leastSheets, provesInfeasible, type Solver, solverFrom, USUAL_WISHES } from '@parlor/core/cut';
 import { seededRandom } from '@parlor/core/kit';
 import loadHighs from 'highs';
 import { MaxRectsPacker } from 'maxrects-packer';
@@ -66,7 +66,7 @@ const sharpened = ({ side, items }: Instance, turns: boolean, least: number, fou
   const known = found.map((sheet) => kinds.map((kind) => sheet.filter((item) => keyOf(items[item] as Size) === kind).length));
   const began = performance.now();
   const left = () => PROVING - (performance.now() - began) / 1000;
-  return tooFew(counted, { width: side, height: side }, found.length - 1, known, solve, left) ? found.length : least;
+  return provesInfeasible(counted, { width: side, height: side }, found.length - 1, known, solve, left) ? found.length : least;
 };
 
 const MODES = ['free', 'straight'] as const;

@@ -1,4 +1,3 @@
-export { cutRegionOf, cutThicknessOf, runOf, type Slant, slantsOf } from './asCut.ts';
 export { stuckIn } from './blocking.ts';
 export { findContacts, outlineOf } from './contacts.ts';
 export { type Guide, guidesOf } from './guides.ts';
@@ -27,5 +26,6 @@ export {
   standsOut as standsOutOf,
   upperOf,
 } from './part.ts';
+export { cutRegionOf, cutThicknessOf, runOf, type Slant, slantsOf } from './partAsCut.ts';
 export { JOINTS, type Joints, type OpenJoint, type Spliced, spliced } from './splice.ts';
 export type { Contact, FaceName } from './touching.ts';

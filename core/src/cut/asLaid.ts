@@ -2,7 +2,7 @@
 import { type Region, type Ring, without } from '../shape/index.ts';
 import { bandsOf, type CutNode, type CutSize, type Lying, SPANS, sideOf } from './cutTree.ts';
 import { inscribed } from './nest/index.ts';
-import { largestRest } from './rest.ts';
+import { largestOffcut } from './offcuts.ts';
 
 /** A rest and where it lies. */
 export type RoomOnSheet = CutSize & { readonly x: number; readonly y: number };
@@ -84,7 +84,7 @@ export const roomsInside = (outline: Ring, gap: number): readonly RoomOnSheet[] 
 export const roomsAround = (room: CutSize, parts: readonly Lying[], gap: number): readonly RoomOnSheet[] => {
   const rooms: RoomOnSheet[] = [];
   while (rooms.length < MOST_ROOMS) {
-    const next = largestRest(room, [...parts, ...rooms], gap);
+    const next = largestOffcut(room, [...parts, ...rooms], gap);
     if (next.width <= 0 || next.height <= 0) break;
     rooms.push(next);
   }

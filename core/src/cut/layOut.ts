@@ -17,9 +17,9 @@ import {
   packedOf,
   tidied,
 } from './pack/index.ts';
+import { provesInfeasible } from './provesInfeasible.ts';
 import { type LayingOut, nestedSheet, outlinesOn, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
 import { type CutRules, costsOf, roomOf, type SheetKind, suppliesOf } from './supplies.ts';
-import { tooFew } from './tooFew.ts';
 
 /** Sheets laid out; the least number any layout could need; what is larger than every sheet; what has to be bought costs, and could least cost,
  *  in the maker's money, where all sheets have a price. */
@@ -110,7 +110,7 @@ const noFewer = (
     });
     return [...kinds.keys()].map((key) => lying.filter((each) => each === key).length);
   });
-  return tooFew([...kinds.values()], room, sheets.length - 1, known, choose.solve, choose.proving);
+  return provesInfeasible([...kinds.values()], room, sheets.length - 1, known, choose.solve, choose.proving);
 };
 
 type Bound = ReturnType<typeof leastCost>;

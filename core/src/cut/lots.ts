@@ -1,5 +1,5 @@
 // µm, doll size.
-import { AS_DRAWN, type Lie, lyingSize, type Quarters, type Region, turnedBy } from '../shape/index.ts';
+import { AS_DRAWN, type Orientation, orientedSize, type Quarters, type Region, turnedBy } from '../shape/index.ts';
 
 /** A part to be cut from a board, by the rectangle round it as it is drawn, and how it may lie: either way, or (with grain) only as drawn or
  *  only turned a quarter; each upside down as well. `outline` is what it is inside its rectangle, with the lower left corner at the
@@ -16,7 +16,7 @@ export type CutItem = {
 };
 
 /** Where a part lies: the lower left corner of the rectangle round it, and how it lies in that. */
-export type Placement = Lie & { readonly id: string; readonly x: number; readonly y: number };
+export type Placement = Orientation & { readonly id: string; readonly x: number; readonly y: number };
 
 /** A rectangle that is cut out whole: a part by itself, or several that share it by their outlines. `turns` when it may be turned a quarter. */
 export type Lot = {
@@ -31,8 +31,8 @@ export type Lot = {
 
 /** A part by itself. */
 export const single = ({ id, width, height, lies }: CutItem): Lot => {
-  const lie: Lie = lies === 'turned' ? { turn: 1, mirrored: false } : AS_DRAWN;
-  return { id, ...lyingSize({ width, height }, lie), turns: lies === 'either', members: [{ id, x: 0, y: 0, ...lie }] };
+  const lie: Orientation = lies === 'turned' ? { turn: 1, mirrored: false } : AS_DRAWN;
+  return { id, ...orientedSize({ width, height }, lie), turns: lies === 'either', members: [{ id, x: 0, y: 0, ...lie }] };
 };
 
 /** The members of a lot that is turned by so many quarters (counter-clockwise) and laid down. `sizeOf` gives a part's size as drawn. */
@@ -44,7 +44,7 @@ export const membersAt = (
   sizeOf: (id: string) => { readonly width: number; readonly height: number },
 ): readonly Placement[] =>
   members.map((member) => {
-    const own = lyingSize(sizeOf(member.id), member);
+    const own = orientedSize(sizeOf(member.id), member);
     const left = [member.x, height - member.y - own.height, width - member.x - own.width, member.y][turn] as number;
     const low = [member.y, member.x, height - member.y - own.height, width - member.x - own.width][turn] as number;
     return { id: member.id, x: x + left, y: y + low, ...turnedBy(member, turn) };

@@ -1,5 +1,5 @@
 // Parts that the maker laid by hand stay where they are; the rest is laid out round them. µm, doll size.
-import { type Lie, lyingSize, type Ring } from '../shape/index.ts';
+import { type Orientation, orientedSize, type Ring } from '../shape/index.ts';
 import { cutAsLaid, type RoomOnSheet, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
 import type { CutNode, Lying } from './cutTree.ts';
 import { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
@@ -10,14 +10,14 @@ import { type CutRules, roomOf, type SheetKind, trimOf } from './supplies.ts';
 /** A sheet that parts are pinned to: of a kind, and where each lies, from the sheet's lower left corner. */
 export type PinnedSheet = { readonly id: string; readonly kind: SheetKind; readonly parts: readonly Placement[] };
 
-const mayLie = ({ lies, flips, outline }: CutItem, { turn, mirrored }: Lie): boolean =>
+const mayLie = ({ lies, flips, outline }: CutItem, { turn, mirrored }: Orientation): boolean =>
   (lies === 'either' || (turn % 2 === 1) === (lies === 'turned')) && (!mirrored || outline === undefined || flips === true);
 
 const lyingOf = (item: CutItem, placement: Placement): Lying => ({
   id: item.id,
   x: placement.x,
   y: placement.y,
-  ...lyingSize(item, placement),
+  ...orientedSize(item, placement),
 });
 
 /** Whether a part may lie on a sheet beside others: inside the trim, with its grain, a knife gap from all of them. */

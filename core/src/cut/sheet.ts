@@ -1,11 +1,11 @@
 // A packed sheet brought into the form in which it is drawn and cut. µm, doll size, origin at the sheet's lower left corner.
-import { lyingSize } from '../shape/index.ts';
+import { orientedSize } from '../shape/index.ts';
 import { cutSteps } from './cutSteps.ts';
 import { type CutNode, cutsIn, cutTree, treePlacements } from './cutTree.ts';
 import { type CutItem, type Lot, membersAt, type Placement } from './lots.ts';
 import type { NestedSheet } from './nest/index.ts';
+import { largestOffcut } from './offcuts.ts';
 import { type Kind, laidAnew, type PackedSheet, type PackItem } from './pack/index.ts';
-import { largestRest } from './rest.ts';
 import { type CutRules, roomOf, type SheetKind, type SheetSupply, trimOf } from './supplies.ts';
 
 export type Sheet = {
@@ -35,8 +35,8 @@ export type LayingOut = {
   readonly tooLarge: readonly string[];
 };
 
-const restSize = (...of: Parameters<typeof largestRest>): Sheet['offcut'] => {
-  const { width, height } = largestRest(...of);
+const restSize = (...of: Parameters<typeof largestOffcut>): Sheet['offcut'] => {
+  const { width, height } = largestOffcut(...of);
   return { width, height };
 };
 
@@ -50,13 +50,13 @@ export const sheetOf = ({ kind, items: packed }: PackedSheet, plan: LayingOut): 
   const placed = packed.flatMap(({ item, x, y, turned }) => {
     const lot = lots[item] as Lot;
     const turn = turned ? 1 : 0;
-    if (!lot.apart) return [{ id: lot.id, x, y, ...lyingSize(lot, { turn }), members: membersAt(lot, 0, 0, turn, sizeOf) }];
+    if (!lot.apart) return [{ id: lot.id, x, y, ...orientedSize(lot, { turn }), members: membersAt(lot, 0, 0, turn, sizeOf) }];
     // What is only kept together is cut apart as everything else is.
     return membersAt(lot, x, y, turn, sizeOf).map((member) => ({
       id: member.id,
       x: member.x,
       y: member.y,
-      ...lyingSize(sizeOf(member.id), member),
+      ...orientedSize(sizeOf(member.id), member),
       members: [{ ...member, x: 0, y: 0 }],
     }));
   });
@@ -128,7 +128,7 @@ export const outlinesOn = (sheet: Sheet, kind: number, { rules, sizes }: LayingO
 export const nestedSheet = ({ kind, room, parts }: NestedSheet, { supplies, rules }: LayingOut): Sheet => {
   const supply = supplies[kind] as SheetSupply;
   const { left, bottom } = trimOf(supply.kind, rules);
-  const lying = parts.map(({ item, placement }) => ({ ...placement, ...lyingSize(item, placement) }));
+  const lying = parts.map(({ item, placement }) => ({ ...placement, ...orientedSize(item, placement) }));
   return {
     kind: supply.kind,
     bought: supply.bought,

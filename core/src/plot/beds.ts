@@ -3,7 +3,7 @@ import { FIRST_ANSWER, layOut, USUAL_WISHES } from '../cut/index.ts';
 import { layersDxf } from '../dxf/index.ts';
 import { seededRandom } from '../kit/index.ts';
 import { type FileLayer, layersSvg, WORD_STYLE } from '../print/index.ts';
-import { lain, type Point } from '../shape/index.ts';
+import { oriented, type Point } from '../shape/index.ts';
 import { type Cutout, PLOT_LAYERS, type PlotLayer, type PlotText, type Stroke } from './cutout.ts';
 
 /** A machine's bed, and the edge of it that its blade does not reach. */
@@ -53,7 +53,7 @@ export const layOnBeds = (
   const beds = sheets.map(({ placements }): Bedful => {
     const laid = placements.map((placement) => {
       const cutout = cutouts[Number(placement.id)] as Cutout;
-      const lie = lain(cutout, placement);
+      const lie = oriented(cutout, placement);
       const place = (point: Point): Point => {
         const [x, y] = lie(point);
         return [placement.x + x, placement.y + y];

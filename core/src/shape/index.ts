@@ -1,7 +1,7 @@
 export { intersection } from './clip.ts';
 export { FIGURES, type OutlineName } from './figureNames.ts';
 export { figureRing } from './figures.ts';
-export { AS_DRAWN, type Lie, lain, lyingSize, type Quarters, turnedBy } from './lie.ts';
+export { AS_DRAWN, type Orientation, oriented, orientedSize, type Quarters, turnedBy } from './orientation.ts';
 export { boardWithEdge, chordsOf, ellipseRing, TOP_EDGES, type TopEdge } from './outlines.ts';
 export {
   asRect,

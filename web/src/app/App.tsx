@@ -40,7 +40,7 @@ const Workbench = import.meta.env.DEV ? lazy(async () => ({ default: (await impo
 
 /** The table: the open book, its thumb index at the outer edge, the twin rule along the lower edge. */
 const Table = () => {
-  const { night, locked } = useAppSelector((state) => state.desk);
+  const { night, locked } = useAppSelector((state) => state.ui);
   const { pathname } = useLocation();
   const [keys, setKeys] = useState(false);
   const showKeys = useCallback(() => setKeys(true), []);

@@ -8,7 +8,7 @@ const STAYS = { acting: 12_000, telling: 6_000 };
 
 /** A slip of paper that says what was done, and how to take it back; it goes away by itself, and what lies under it can be pressed through it. */
 export const Notice = () => {
-  const notice = useAppSelector((state) => state.desk.notice);
+  const notice = useAppSelector((state) => state.ui.notice);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   useEffect(() => {

@@ -3,7 +3,7 @@ import { Link, Outlet, useParams } from 'react-router';
 import {
   api,
   closed,
-  hearOthers,
+  hearOtherPages,
   loadSet,
   noticed,
   type Opening,
@@ -79,7 +79,7 @@ export const SetFrame = () => {
   }, [setId, openId, tries, dispatch]);
   useEffect(
     () =>
-      hearOthers(({ id, revision }) => {
+      hearOtherPages(({ id, revision }) => {
         void takeNewest(id, revision, dispatch).then(
           (taken) => taken && dispatch(noticed({ text: 'This set was changed on another page; here is the newest.', action: null })),
         );

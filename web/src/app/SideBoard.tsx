@@ -32,7 +32,7 @@ const Tool = ({ words, keys, ...rest }: { readonly words: string; readonly keys?
 const Tools = ({ onKeys }: { readonly onKeys: () => void }) => {
   const dispatch = useAppDispatch();
   const { past, future } = useAppSelector((state) => state.openSet);
-  const night = useAppSelector((state) => state.desk.night);
+  const night = useAppSelector((state) => state.ui.night);
   const [back, forth] = [past.at(-1)?.words, future[0]?.words];
   const turn = () => {
     dispatch(nightTurned(!night));

@@ -102,7 +102,7 @@ export const TwinRule = () => {
   const setScale = useScale();
   const scale = setScale ?? scaleFromRatio(6);
   const span = useSpan();
-  const pointed = useAppSelector((state) => state.desk.pointed);
+  const pointed = useAppSelector((state) => state.ui.pointed);
   const open = useAppSelector((state) => state.openSet.document !== null);
   const [mark, setMark] = useState<DollUm | null>(null);
   const perPx = toDoll(span, scale) / (width - LEFT);

@@ -3,7 +3,7 @@ import { type DerivedPiece, type Edit, freshName, type Piece } from '@parlor/cor
 import { useStore } from 'react-redux';
 import { useEdit } from './hooks.ts';
 import type { State } from './store.ts';
-import { suitThere } from './workshop.ts';
+import { suitThere } from './workers.ts';
 
 /** A piece as the next of a set: with an id, a mark and a name of its own. */
 export const nextPiece = <P extends Piece>(from: P, pieces: readonly Piece[]): P => ({

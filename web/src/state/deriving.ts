@@ -15,10 +15,10 @@ import {
   searched,
   searchStopped,
 } from './derivedSlice.ts';
-import { noticed } from './desk.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { coverNotesThere, deriveThere, layOutThere, StoppedSearch, searchThere, stopLayOut, stopSearch, whenTooLong } from './workshop.ts';
+import { noticed } from './uiSlice.ts';
+import { coverNotesThere, deriveThere, layOutThere, StoppedSearch, searchThere, stopLayOut, stopSearch, whenTooLong } from './workers.ts';
 
 whenTooLong(() => {
   store.dispatch(

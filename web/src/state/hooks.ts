@@ -3,11 +3,11 @@ import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
 import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, GoodPaper, SetDocument } from '@parlor/core/set';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { NeedsReply } from './computeWorker.ts';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
-import { strokeNow } from './stroke.ts';
-import type { NeedsReply } from './worker.ts';
-import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from './workshop.ts';
+import { undoGroupNow } from './undoGroup.ts';
+import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from './workers.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {
@@ -16,10 +16,10 @@ export const useSet = (): SetDocument => {
   return document;
 };
 
-/** Changes the open set, saying in words what is done. Edits that share a stroke (typing in one field) are undone as one. */
+/** Changes the open set, saying in words what is done. Edits of one group (typing in one field) are undone as one. */
 export const useEdit = (): ((words: string, edit: Edit) => void) => {
   const dispatch = useAppDispatch();
-  return useCallback((words, edit) => dispatch(edited({ words, edit, ...strokeNow() })), [dispatch]);
+  return useCallback((words, edit) => dispatch(edited({ words, edit, ...undoGroupNow() })), [dispatch]);
 };
 
 /** A set's pieces as they stand, for a picture of it; null while that goes on. */

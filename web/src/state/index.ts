@@ -13,9 +13,10 @@ export {
   type ShelfState,
 } from './api.ts';
 export { nextPiece, useBegin } from './begin.ts';
+export type { PageInfo, PagesReply, PlotFormat, PlotReply, TrialReply } from './computeWorker.ts';
 export { pagesLookedAt } from './derivedSlice.ts';
 export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
-export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './desk.ts';
+export { dropAside, type KeptAside, listAside, unsentSets } from './draftStorage.ts';
 export {
   useAnswer,
   useCovering,
@@ -29,15 +30,14 @@ export {
   useSet,
   useUnits,
 } from './hooks.ts';
-export { dropAside, type KeptAside, listAside, unsentSets } from './keep.ts';
 export { loadSet, type Opening, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';
-export { hearOthers } from './others.ts';
+export { hearOtherPages } from './otherPages.ts';
 export { forgetOpen, saveAgain } from './saving.ts';
 export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
-export { strokeBegins, strokeEnds } from './stroke.ts';
-export type { PageInfo, PagesReply, PlotFormat, PlotReply, TrialReply } from './worker.ts';
+export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './uiSlice.ts';
+export { undoGroupBegins, undoGroupEnds } from './undoGroup.ts';
 export {
   boardPagesThere,
   boardsThere,
@@ -57,4 +57,4 @@ export {
   triedThere,
   writtenThere,
   zipThere,
-} from './workshop.ts';
+} from './workers.ts';

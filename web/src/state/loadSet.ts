@@ -1,11 +1,11 @@
 import { readSet } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
 import { api } from './api.ts';
-import { noticed } from './desk.ts';
-import { findHeld, findKept, forget, letGo, putAside } from './keep.ts';
+import { findHeld, findKept, forget, letGo, putAside } from './draftStorage.ts';
 import { notSaved, opened } from './openSet.ts';
+import { livingPages, thisPage } from './pageId.ts';
 import { type Dispatch, store } from './store.ts';
-import { livingTabs, thisTab } from './tab.ts';
+import { noticed } from './uiSlice.ts';
 
 export type Opening = 'open' | 'missing' | 'offline' | 'unreadable' | 'closed';
 
@@ -20,7 +20,7 @@ const FAILED: Readonly<Record<string, Opening>> = {
 /** What this browser still had to send of a set, read at its own door. What another page left behind is taken over as one's own; what cannot be
  *  read is put aside, and offered on the page of sets. */
 const waitingFor = async (id: string, dispatch: Dispatch) => {
-  const [tab, living] = await Promise.all([thisTab, livingTabs()]);
+  const [tab, living] = await Promise.all([thisPage, livingPages()]);
   const found = await findKept(id, tab, living);
   const read = found ? readSet(found.document) : null;
   if (found && !read?.ok) {

@@ -11,8 +11,8 @@ const document: SetDocument = read.value;
 const begun = (): OpenSet => openSetReducer(undefined, opened({ id: 'attic', revision: 4, document, unsaved: false }));
 const wide = (id: string, width: number): Edit => ({ kind: 'change-piece', id, change: { width: realUm(width) } });
 const deep = (id: string, depth: number): Edit => ({ kind: 'change-piece', id, change: { depth: realUm(depth) } });
-const edit = (state: OpenSet, words: string, what: Edit, stroke?: string): OpenSet =>
-  openSetReducer(state, edited({ words, edit: what, ...(stroke && { stroke }) }));
+const edit = (state: OpenSet, words: string, what: Edit, group?: string): OpenSet =>
+  openSetReducer(state, edited({ words, edit: what, ...(group && { group }) }));
 const widthOf = ({ document: open }: OpenSet) => {
   const [first] = open?.pieces ?? [];
   return first?.family === 'casework' ? first.width : undefined;
@@ -32,32 +32,32 @@ describe('steps of work', () => {
     expect(widthOf(state)).toBe(1_000_250);
   });
 
-  it('of one stroke are one, with the words of the last', () => {
+  it('of one group are one, with the words of the last', () => {
     let state = begun();
     for (let press = 1; press <= 30; press += 1)
-      state = edit(state, `width of Chest ${press}`, wide('piece-1', 900_000 + press), 'stroke 1');
-    state = edit(state, 'width of Shelf', wide('piece-2', 500_000), 'stroke 2');
+      state = edit(state, `width of Chest ${press}`, wide('piece-1', 900_000 + press), 'group 1');
+    state = edit(state, 'width of Shelf', wide('piece-2', 500_000), 'group 2');
     expect(state.past.map(({ words }) => words)).toEqual(['width of Chest 30', 'width of Shelf']);
     const back = undo(undo(state));
     expect(back.document).toEqual(document);
     expect(widthOf(redo(back))).toBe(900_030);
   });
 
-  it('taken back in the middle of a stroke do not swallow what is typed afterwards', () => {
-    const typed = edit(edit(begun(), 'one', wide('piece-1', 1_000_000), 'stroke 1'), 'two', wide('piece-1', 1_100_000), 'stroke 1');
-    const again = edit(undo(typed), 'three', wide('piece-1', 1_200_000), 'stroke 1');
+  it('taken back in the middle of a group do not swallow what is typed afterwards', () => {
+    const typed = edit(edit(begun(), 'one', wide('piece-1', 1_000_000), 'group 1'), 'two', wide('piece-1', 1_100_000), 'group 1');
+    const again = edit(undo(typed), 'three', wide('piece-1', 1_200_000), 'group 1');
     expect(again.past.map(({ words }) => words)).toEqual(['three']);
     expect(undo(again).document).toEqual(document);
   });
 
-  it('whatever was done, taken back and done again, in strokes or not: all taken back is the beginning', () => {
+  it('whatever was done, taken back and done again, in groups or not: all taken back is the beginning', () => {
     const action = fc.oneof(
       {
         weight: 5,
         arbitrary: fc.record({
           id: fc.constantFrom('piece-1', 'piece-2'),
           size: fc.integer({ min: 20_000, max: 5_000_000 }),
-          stroke: fc.constantFrom(undefined, 'a', 'b'),
+          group: fc.constantFrom(undefined, 'a', 'b'),
           wide: fc.boolean(),
         }),
       },
@@ -69,7 +69,7 @@ describe('steps of work', () => {
         for (const each of actions) {
           if (each === 'undo') state = undo(state);
           else if (each === 'redo') state = redo(state);
-          else state = edit(state, 'x', each.wide ? wide(each.id, each.size) : deep(each.id, each.size), each.stroke);
+          else state = edit(state, 'x', each.wide ? wide(each.id, each.size) : deep(each.id, each.size), each.group);
         }
         const end = state.document;
         let steps = state.past.length;

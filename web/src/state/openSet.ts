@@ -2,9 +2,9 @@ import { applyEdit, brokenLimit, type Edit, type SetDocument } from '@parlor/cor
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { dequal } from 'dequal/lite';
 
-/** One step of work: what it is in words, and the edits that take it back and do it again. Steps of one `stroke` (typing in one field)
+/** One step of work: what it is in words, and the edits that take it back and do it again. Steps of one `group` (typing in one field)
  *  count as one. */
-export type Step = { readonly words: string; readonly undo: Edit; readonly redo: Edit; readonly stroke: string | null };
+export type Step = { readonly words: string; readonly undo: Edit; readonly redo: Edit; readonly group: string | null };
 
 /** How things stand between this page and the server. */
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'full' | 'refused' | 'stale' | 'gone' | 'closed';
@@ -67,10 +67,10 @@ const joined = (last: Step, step: Step): Step =>
     ? { ...step, undo: last.undo }
     : { ...step, undo: { kind: 'all', edits: [step.undo, last.undo] }, redo: { kind: 'all', edits: [last.redo, step.redo] } };
 
-/** A step behind the others, or one with the last when both are of one stroke. */
+/** A step behind the others, or one with the last when both are of one group. */
 const stepped = (past: readonly Step[], step: Step): readonly Step[] => {
   const last = past.at(-1);
-  if (step.stroke === null || last?.stroke !== step.stroke) return [...past, step].slice(-MOST_STEPS);
+  if (step.group === null || last?.group !== step.group) return [...past, step].slice(-MOST_STEPS);
   return [...past.slice(0, -1), joined(last, step)];
 };
 
@@ -89,14 +89,14 @@ const slice = createSlice({
       savedVersion: payload.unsaved ? -1 : state.version + 1,
       save: payload.unsaved ? 'unsaved' : 'saved',
     }),
-    edited: (state, { payload }: PayloadAction<{ words: string; edit: Edit; stroke?: string }>): OpenSet => {
+    edited: (state, { payload }: PayloadAction<{ words: string; edit: Edit; group?: string }>): OpenSet => {
       const current = state as OpenSet;
       if (!current.document) return current;
       const { document, inverse } = applyEdit(current.document, payload.edit);
       const why = brokenLimit(document);
       // What was over a limit already may be changed back below it.
       if (why !== null && brokenLimit(current.document) === null) return { ...current, limit: { why } };
-      const step: Step = { words: payload.words, undo: inverse, redo: payload.edit, stroke: payload.stroke ?? null };
+      const step: Step = { words: payload.words, undo: inverse, redo: payload.edit, group: payload.group ?? null };
       return { ...changed(current, document), past: stepped(current.past, step), future: [] };
     },
     undone: (state): OpenSet => {
@@ -106,7 +106,7 @@ const slice = createSlice({
       return {
         ...changed(current, applyEdit(current.document, step.undo).document),
         past: current.past.slice(0, -1),
-        future: [{ ...step, stroke: null }, ...current.future],
+        future: [{ ...step, group: null }, ...current.future],
       };
     },
     redone: (state): OpenSet => {
@@ -124,7 +124,7 @@ const slice = createSlice({
         words: 'both versions brought together',
         undo: applyEdit(current.document, edit).inverse,
         redo: edit,
-        stroke: null,
+        group: null,
       };
       return {
         ...changed({ ...current, save: 'unsaved' }, payload.document),

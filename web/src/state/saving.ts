@@ -2,18 +2,18 @@
 import type { SetDocument } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
 import { type ApiError, type ApiResult, api } from './api.ts';
-import { doorOpened, noticed } from './desk.ts';
-import { askToPersist, forget, hold, keep, keepAtOnce } from './keep.ts';
+import { askToPersist, forget, hold, keep, keepAtOnce } from './draftStorage.ts';
 import { edited, keptAside, notSaved, type OpenSet, opened, type SaveState, saved, saving } from './openSet.ts';
-import { tellOthers } from './others.ts';
+import { tellOtherPages } from './otherPages.ts';
+import { thisPage } from './pageId.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
-import { thisTab } from './tab.ts';
+import { doorOpened, noticed } from './uiSlice.ts';
 
 const SAVE_AFTER = 500;
 const LONGEST_WAIT = 15_000;
 
 let tab = '';
-void thisTab.then((name) => {
+void thisPage.then((name) => {
   tab = name;
 });
 
@@ -86,7 +86,7 @@ const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'d
   if (getState().openSet.id !== id) return 'done';
   if (!answer.ok) return refused(answer.error, dispatch);
   dispatch(saved({ version, revision: answer.value.revision }));
-  tellOthers({ id, revision: answer.value.revision });
+  tellOtherPages({ id, revision: answer.value.revision });
   void hold(id, { revision: answer.value.revision, document, at: Date.now() });
   if (getState().openSet.version === version) {
     void forget(id, tab);

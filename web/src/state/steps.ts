@@ -1,7 +1,8 @@
 // Undo and redo for hand and keyboard alike: what is taken back or done again is said in words.
-import { noticed } from './desk.ts';
+
 import { redone, undone } from './openSet.ts';
 import { store } from './store.ts';
+import { noticed } from './uiSlice.ts';
 
 const say = (text: string): void => {
   store.dispatch(noticed({ text, action: null }));

@@ -2,13 +2,13 @@ import { configureStore, createListenerMiddleware, isAnyOf, type TypedStartListe
 import { useDispatch, useSelector } from 'react-redux';
 import { whenLocked } from './api.ts';
 import { derivedReducer } from './derivedSlice.ts';
-import { deskReducer, doorClosed } from './desk.ts';
 import { broughtTogether, edited, opened, openSetReducer, redone, undone } from './openSet.ts';
+import { doorClosed, uiReducer } from './uiSlice.ts';
 
 const listener = createListenerMiddleware();
 
 export const store = configureStore({
-  reducer: { openSet: openSetReducer, derived: derivedReducer, desk: deskReducer },
+  reducer: { openSet: openSetReducer, derived: derivedReducer, ui: uiReducer },
   // Documents and derived sets are large and never written to; checking every one on every action would cost more than the work.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(listener.middleware),
 });

@@ -8,7 +8,7 @@ import {
   type Units,
 } from '@parlor/core/measure';
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react';
-import { pointedAt, strokeBegins, strokeEnds, useAppDispatch, useUnits } from '../state/index.ts';
+import { pointedAt, undoGroupBegins, undoGroupEnds, useAppDispatch, useUnits } from '../state/index.ts';
 import { cx } from './cx.ts';
 
 type Props = {
@@ -72,7 +72,7 @@ export const SizeField = ({
   useEffect(
     () => () => {
       if (!entered.current) return;
-      strokeEnds();
+      undoGroupEnds();
       dispatch(pointedAt(null));
     },
     [dispatch],
@@ -120,14 +120,14 @@ export const SizeField = ({
       onChange={(event) => setText(event.target.value)}
       onFocus={(event) => {
         event.target.select();
-        strokeBegins();
+        undoGroupBegins();
         entered.current = true;
         point(true);
       }}
       onBlur={() => {
         point(false);
         commit();
-        strokeEnds();
+        undoGroupEnds();
         entered.current = false;
       }}
       onMouseEnter={() => point(true)}

@@ -1,10 +1,10 @@
 // A figure as it lies: one part, or several that hold together in their rectangle. µm, lower left corner at the origin.
 import {
   bounds,
-  type Lie,
-  lain,
-  lyingSize,
   movedRing,
+  type Orientation,
+  oriented,
+  orientedSize,
   type Point,
   type Quarters,
   type Ring,
@@ -30,7 +30,7 @@ export type NestFigure = {
 
 /** Makes figures of parts, each shape and each way of lying once. */
 export type Figures = {
-  readonly of: (item: CutItem, lie: Lie) => NestFigure;
+  readonly of: (item: CutItem, lie: Orientation) => NestFigure;
   readonly ofLot: (lot: Lot, turn: Quarters) => NestFigure;
   /** Where a moving figure may not lie, the other standing at the origin, with its openings open or filled. */
   readonly noFit: (standing: NestFigure, moving: NestFigure, openings: 'open' | 'filled') => NoFit;
@@ -52,11 +52,11 @@ export const newFigures = (items: ReadonlyMap<string, CutItem>, gap: number): Fi
     return known;
   };
   const shapes = new Map<string, readonly Ring[]>();
-  const cut = (kind: string, item: CutItem, { turn, mirrored }: Lie, holes: readonly Ring[]): readonly Ring[] => {
+  const cut = (kind: string, item: CutItem, { turn, mirrored }: Orientation, holes: readonly Ring[]): readonly Ring[] => {
     const key = `${kind} ${holes.length}`;
     const known = shapes.get(key);
     if (known) return known;
-    const place = lain(item, { turn, mirrored });
+    const place = oriented(item, { turn, mirrored });
     const pieces = convexPieces({ outline: item.outline?.outline ?? rectRing(0, 0, item.width, item.height), holes }).map((ring): Ring => {
       const laid = ring.map((point): Point => place(point));
       return mirrored ? laid.reverse() : laid;
@@ -69,7 +69,7 @@ export const newFigures = (items: ReadonlyMap<string, CutItem>, gap: number): Fi
     const kind = `${numbered(kindOf(item))} ${turn}${mirrored ? ' mirrored' : ''}`;
     return {
       kind,
-      ...lyingSize(item, lie),
+      ...orientedSize(item, lie),
       area: item.outline ? regionArea(item.outline) : item.width * item.height,
       outer: cut(kind, item, lie, []),
       pieces: () => cut(kind, item, lie, item.outline?.holes ?? []),
@@ -90,7 +90,7 @@ export const newFigures = (items: ReadonlyMap<string, CutItem>, gap: number): Fi
     }
     return together(
       members.map((member) => ({ figure: of(sizeOf(member.id), member), x: member.x, y: member.y })),
-      lyingSize(lot, { turn }),
+      orientedSize(lot, { turn }),
     );
   };
   const barred = new Map<string, NoFit>();

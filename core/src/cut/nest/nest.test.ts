@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Module, { type CrossSection } from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { boardWithEdge, ellipseRing, lain, type Region, type Ring, rectRing } from '../../shape/index.ts';
+import { boardWithEdge, ellipseRing, oriented, type Region, type Ring, rectRing } from '../../shape/index.ts';
 import { type CutItem, type CutLayout, layOut } from '../index.ts';
 import { kind, rules, searching } from '../searching.testing.ts';
 
@@ -53,7 +53,7 @@ const solidOf = (
   item: CutItem,
   { x, y, turn, mirrored }: CutLayout['sheets'][number]['placements'][number],
 ): CrossSection => {
-  const place = lain(item, { turn, mirrored });
+  const place = oriented(item, { turn, mirrored });
   const rings = [region.outline, ...region.holes].map((each) =>
     each.map((point): [number, number] => [...place(point)] as [number, number]),
   );

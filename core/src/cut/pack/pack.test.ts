@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../kit/index.ts';
 import { sheetFaults } from '../checkLayout.testing.ts';
-import { largestRest } from '../rest.ts';
+import { largestOffcut } from '../offcuts.ts';
 import { solve } from '../solver.testing.ts';
 import type { Kind } from './construct.ts';
 import { itemsOf, type PackedSheet, type PackItem } from './items.ts';
@@ -149,7 +149,7 @@ describe('the largest rest', () => {
     });
     fc.assert(
       fc.property(fc.array(part, { maxLength: 5 }), fc.integer({ min: 0, max: 2 }), (parts, gap) => {
-        const { width, height } = largestRest({ width: 50, height: 45 }, parts, gap);
+        const { width, height } = largestOffcut({ width: 50, height: 45 }, parts, gap);
         expect(width * height).toBe(slow({ width: 50, height: 45 }, parts, gap));
       }),
       { seed: 62, numRuns: 150 },

@@ -29,7 +29,7 @@ import type { Finding } from '../findings/finding.ts';
 import { seamFindings } from '../findings/seamFindings.ts';
 import { partedBy } from '../findings/setAside.ts';
 import { hungFindings } from './hungInRoom.ts';
-import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './livesIn.ts';
+import { hungOtherwise, legsInTheWay, narrowWays, type Resident } from './roomUse.ts';
 
 /** A room that is arranged: its space, its things where they stand, the verdicts, and the doll's way. */
 export type Arranged = {

@@ -4,7 +4,7 @@ import { JOINTS, type Joints } from '../../assembly/index.ts';
 import type { Wishes } from '../../cut/index.ts';
 import { textField } from '../../kit/index.ts';
 import { type DollUm, dollField, dollUm, UM } from '../../measure/index.ts';
-import type { Lie } from '../../shape/index.ts';
+import type { Orientation } from '../../shape/index.ts';
 import { type Offcut, offcutSchema, STICK_NAMES, type StickName } from '../../stock/index.ts';
 
 /** How long one stick is, whether pieces longer than that are joined of several, and what lengths lie there from other work. */
@@ -21,7 +21,7 @@ export type CutSheet = {
     readonly id: string;
     readonly x: number;
     readonly y: number;
-    readonly turn: Lie['turn'];
+    readonly turn: Orientation['turn'];
     readonly mirrored: boolean;
     readonly width: number;
     readonly height: number;
@@ -38,7 +38,7 @@ export type PinnedTo = {
   readonly board: string;
   readonly name: string;
   readonly offcut: string | null;
-  readonly parts: readonly (Lie & { readonly id: string; readonly x: number; readonly y: number })[];
+  readonly parts: readonly (Orientation & { readonly id: string; readonly x: number; readonly y: number })[];
 };
 
 /** How boards are cut: what the knife takes, what is cut off each edge of a sheet first, and whether every cut runs from edge to edge. */

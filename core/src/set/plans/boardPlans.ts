@@ -2,7 +2,7 @@ import { cutRegionOf } from '../../assembly/index.ts';
 import type { Placement } from '../../cut/index.ts';
 import { formatNumber } from '../../measure/index.ts';
 import { type BoardPlan, crossAt, type PlanLine, placerFor, wordsWithin } from '../../print/index.ts';
-import { bounds, lain, lyingSize, movedRing, type Point, type Region, type Ring, rectRing } from '../../shape/index.ts';
+import { bounds, movedRing, oriented, orientedSize, type Point, type Region, type Ring, rectRing } from '../../shape/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
 import type { BoardLayout } from './boards.ts';
@@ -27,7 +27,7 @@ export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
 
 /** How a part's own points come to lie on the sheet. */
 export const placedOn = (placement: Placement, size: { readonly width: number; readonly height: number }): ((point: Point) => Point) => {
-  const place = lain(size, placement);
+  const place = oriented(size, placement);
   return (point) => {
     const [x, y] = place(point);
     return [placement.x + x, placement.y + y];
@@ -79,7 +79,7 @@ export const boardPlans = (document: SetDocument, derived: DerivedSet, layouts: 
           high,
           text: tag,
           sizes: sizes(width, height),
-          ...lyingSize({ width, height }, placement),
+          ...orientedSize({ width, height }, placement),
         };
         return { lines: linesOf(drawn, placement.mirrored === true, place), text };
       });

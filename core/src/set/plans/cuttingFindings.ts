@@ -1,7 +1,7 @@
 // What a careful maker would notice about boards that are laid out.
 import type { Sheet } from '../../cut/index.ts';
 import { dollUm } from '../../measure/index.ts';
-import { lyingSize } from '../../shape/index.ts';
+import { orientedSize } from '../../shape/index.ts';
 import { type Board, USUAL_SHEETS } from '../../stock/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -96,7 +96,7 @@ const offcutWouldDo = ({ board, derived, laid }: Laid): readonly Finding[] => {
   return laid.layout.sheets.flatMap((sheet, index): readonly Finding[] => {
     if (!sheet.bought) return [];
     const boxes = sheet.placements.map((placement) => {
-      const { width, height } = lyingSize(parts.get(placement.id) ?? { width: 0, height: 0 }, placement);
+      const { width, height } = orientedSize(parts.get(placement.id) ?? { width: 0, height: 0 }, placement);
       return { x0: placement.x, y0: placement.y, x1: placement.x + width, y1: placement.y + height };
     });
     const width = Math.max(...boxes.map(({ x1 }) => x1)) - Math.min(...boxes.map(({ x0 }) => x0));

@@ -3,7 +3,7 @@ import { type Art, type Covering, type Finish, type Look, PATTERNS, type Paper, 
 import { FIRST_ANSWER, layOut, type Sheet, USUAL_WISHES } from '../../cut/index.ts';
 import { assertNever } from '../../kit/index.ts';
 import { impose, plainDrawing, type Repeat, repeatsOf } from '../../print/index.ts';
-import { lyingSize } from '../../shape/index.ts';
+import { orientedSize } from '../../shape/index.ts';
 import { type DerivedCovering, looksOf, paperName, printedPapers } from '../derive/coverings.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -159,7 +159,7 @@ const asLaid = (sheets: readonly Sheet[], cuts: readonly Cut[], width: number, h
     height,
     cuts: placements.flatMap((placement) => {
       const cut = byId.get(placement.id);
-      return cut ? [{ x: placement.x, y: placement.y, ...lyingSize(cut, placement), tag: cut.tag, begins: cut.begins }] : [];
+      return cut ? [{ x: placement.x, y: placement.y, ...orientedSize(cut, placement), tag: cut.tag, begins: cut.begins }] : [];
     }),
   }));
 };

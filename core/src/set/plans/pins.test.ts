@@ -4,7 +4,7 @@ import { canBeCutStraight, sheetFaults } from '../../cut/checkLayout.testing.ts'
 import { type CutItem, cutSteps, type Placement, type Sheet } from '../../cut/index.ts';
 import { replay } from '../../cut/replay.testing.ts';
 import { seededRandom } from '../../kit/index.ts';
-import { intersection, lyingSize, type Ring, rectRing, signedArea } from '../../shape/index.ts';
+import { intersection, orientedSize, type Ring, rectRing, signedArea } from '../../shape/index.ts';
 import { type Offcut, outlineOfOffcut } from '../../stock/index.ts';
 import { derive } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -50,7 +50,7 @@ const laid = (document: SetDocument) => {
 /** The sides of what lies on a sheet. */
 const sidesOn = ({ placements }: Sheet, items: ReadonlyMap<string, CutItem>) =>
   placements.map((place) => {
-    const { width, height } = lyingSize(items.get(place.id) as CutItem, place);
+    const { width, height } = orientedSize(items.get(place.id) as CutItem, place);
     return { id: place.id, left: place.x, low: place.y, right: place.x + width, high: place.y + height };
   });
 
@@ -270,7 +270,7 @@ describe('offcuts that are no rectangles', () => {
         expect(scrap.placements.length).toBeGreaterThan(0);
         const outline = outlineOfOffcut(white(document).offcuts[0] as Offcut) as Ring;
         for (const place of scrap.placements) {
-          const { width, height } = lyingSize(items.get(place.id) as CutItem, place);
+          const { width, height } = orientedSize(items.get(place.id) as CutItem, place);
           const part = rectRing(place.x, place.y, place.x + width, place.y + height);
           // All of the part is board.
           const shared = intersection({ outline: part, holes: [] }, { outline, holes: [] }).reduce(

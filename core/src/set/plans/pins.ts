@@ -1,6 +1,6 @@
 // Parts laid by hand: where they may go, and the edits that pin them there and let them go.
 import { type CutItem, type CutRules, holds, type Placement, roomOf, type Sheet, trimOf } from '../../cut/index.ts';
-import { lyingSize } from '../../shape/index.ts';
+import { orientedSize } from '../../shape/index.ts';
 import type { Board } from '../../stock/index.ts';
 import type { PinnedTo, SetDocument } from '../document/document.ts';
 import type { Edit } from '../document/edit.ts';
@@ -24,12 +24,12 @@ export const placeNear = (sheet: Sheet, items: ReadonlyMap<string, CutItem>, wan
   if (!item) return undefined;
   const { left, bottom } = trimOf(sheet.kind, rules);
   const room = roomOf(sheet.kind, rules);
-  const size = lyingSize(item, wanted);
+  const size = orientedSize(item, wanted);
   const standing = sheet.placements
     .filter(({ id }) => id !== wanted.id && sheet.pinned?.parts.includes(id))
     .flatMap((placement) => {
       const other = items.get(placement.id);
-      return other ? [{ id: other.id, x: placement.x, y: placement.y, ...lyingSize(other, placement) }] : [];
+      return other ? [{ id: other.id, x: placement.x, y: placement.y, ...orientedSize(other, placement) }] : [];
     });
   const { gap } = rules;
   const most = { x: left + room.width - size.width, y: bottom + room.height - size.height };

@@ -23,7 +23,7 @@ export const DressedModel = ({
 }) => {
   const { doll, finishes, pieces } = useSet();
   const dress = pieces.find(({ id }) => id === piece.id)?.dress ?? UNDRESSED;
-  const { night } = useAppSelector((state) => state.desk);
+  const { night } = useAppSelector((state) => state.ui);
   const came = usePicturesCame();
   // Who wears what is known here at once; where it shows, and what it is cut from, follows from the worker.
   const clothes = useMemo(() => {

@@ -1,6 +1,6 @@
 import type { CutItem, Placement, Sheet } from '@parlor/core/cut';
 import { keepApart, keepTogether, letGo, pinPart, placeNear, rulesOf, type SetDocument } from '@parlor/core/set';
-import { lyingSize } from '@parlor/core/shape';
+import { orientedSize } from '@parlor/core/shape';
 import { FlipHorizontal2, Pin, PinOff, RotateCcw, Unlink2, X } from 'lucide-react';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Button, Picker } from '../../ui/index.ts';
@@ -37,7 +37,7 @@ export const PickedPart = ({ board, part, parts, id, sheets, items, onClose }: P
       pinPart(document, board, on, to, () => crypto.randomUUID()),
     );
   const near = (on: Sheet, to: Placement) => placeNear(on, items, to, rulesOf(document));
-  const { width, height } = lyingSize(item, placement);
+  const { width, height } = orientedSize(item, placement);
   const turned: Placement = {
     ...placement,
     turn: ((placement.turn + (item.lies === 'either' ? 1 : 2)) % 4) as Placement['turn'],

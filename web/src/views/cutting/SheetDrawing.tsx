@@ -1,6 +1,6 @@
 import type { Placement, Sheet } from '@parlor/core/cut';
 import { formatNumber, type Units } from '@parlor/core/measure';
-import { lyingSize, rectRing } from '@parlor/core/shape';
+import { orientedSize, rectRing } from '@parlor/core/shape';
 import { Check, Scissors } from 'lucide-react';
 import type { PointerEvent } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector } from '../../state/index.ts';
@@ -76,8 +76,8 @@ const PartOn = ({
 }) => {
   const dispatch = useAppDispatch();
   const pinned = sheet.pinned?.parts.includes(placement.id) === true;
-  const lit = useAppSelector((state) => state.desk.tag) === part.tag;
-  const { width: w, height: h } = lyingSize(part, placement);
+  const lit = useAppSelector((state) => state.ui.tag) === part.tag;
+  const { width: w, height: h } = orientedSize(part, placement);
   const [cx, cy] = [mm(placement.x + w / 2), mm(sheet.kind.height - placement.y - h / 2)];
   const size = Math.min(mm(Math.min(w, h)) * 0.62, mm(Math.max(w, h)) * 0.3, mm(most) * 0.042);
   return (

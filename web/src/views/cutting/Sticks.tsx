@@ -25,7 +25,7 @@ const StickDrawing = ({
   readonly units: Units;
 }) => {
   const dispatch = useAppDispatch();
-  const pointed = useAppSelector((state) => state.desk.tag);
+  const pointed = useAppSelector((state) => state.ui.tag);
   const { width, section } = STICKS[plan.stick];
   // What lies there from other work is shorter, and has straight ends.
   const rest = stick.from !== null;

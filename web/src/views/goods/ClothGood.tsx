@@ -54,7 +54,7 @@ const Follows = ({ thing, piece, onChange }: { readonly thing: ClothThing; reado
   const set = useSet();
   const units = useUnits();
   const came = usePicturesCame();
-  const night = useAppSelector((state) => state.desk.night);
+  const night = useAppSelector((state) => state.ui.night);
   const there = useThere(thing);
   const takings = useTakings(piece);
   const [show, setShow] = useState<'alone' | 'there'>('there');

@@ -57,7 +57,7 @@ export const Follows = ({ good, piece, sheets, sheet, folds, onTouch }: Props) =
   const [share, setShare] = useState(1);
   const [show, setShow] = useState<'one' | 'all'>('one');
   const came = usePicturesCame();
-  const night = useAppSelector((state) => state.desk.night);
+  const night = useAppSelector((state) => state.ui.night);
   const units = useUnits();
   // Its nets are counted by the page above.
   const bought = useTakings(piece).filter(({ kind }) => kind !== 'flat');

@@ -93,7 +93,7 @@ const Follows = ({
 }) => {
   const units = useUnits();
   const came = usePicturesCame();
-  const night = useAppSelector((state) => state.desk.night);
+  const night = useAppSelector((state) => state.ui.night);
   const sheets = useSheets(piece);
   const takings = useTakings(piece);
   const there = useThere(thing);

@@ -50,7 +50,7 @@ export const BayTools = ({ piece }: { readonly piece: Casework }) => {
   const edit = useEdit();
   const dispatch = useAppDispatch();
   const scale = useScale();
-  const chosen = useAppSelector((state) => state.desk.bay);
+  const chosen = useAppSelector((state) => state.ui.bay);
   const path = chosen && cellAt(piece.front, chosen) ? chosen : [];
   const cell = cellAt(piece.front, path) as Cell;
   const stands = cell.kind === 'door' ? cell.behind : cell;

@@ -30,7 +30,7 @@ type ChainProps = {
 const Chain = ({ kind, stretches, sight, right, piece, scale }: ChainProps) => {
   const edit = useEdit();
   const units = useUnits();
-  const chosen = useAppSelector((state) => state.desk.bay);
+  const chosen = useAppSelector((state) => state.ui.bay);
   const room = (lengthUm: number): number =>
     rem() * (kind === 'rows' ? LINE : wideAs(`≈ ${showLength(toReal(dollUm(lengthUm), scale), units)}`));
   // Sizes that would lie on each other are left away, but never that of the chosen bay.
@@ -149,7 +149,7 @@ const SEEN = { front: 'Front', side: 'Right side', top: 'Top' } as const;
 export const Elevation = ({ piece, made, scale, seen }: Props) => {
   const { doll } = useSet();
   const { ref, width, height } = useBox<HTMLDivElement>(380, 430);
-  const chosen = useAppSelector((state) => state.desk.bay);
+  const chosen = useAppSelector((state) => state.ui.bay);
   const { wide, high, across, up } = extentOf(piece, made, seen);
   const { columns, rows } = stretchesOf(piece, made.bays, chosen, seen);
   const figure = seen === 'top' ? 0 : doll.height / 1000;

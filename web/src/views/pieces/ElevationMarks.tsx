@@ -29,7 +29,7 @@ export const Panels = ({
   readonly seen: SightName;
 }) => {
   const dispatch = useAppDispatch();
-  const pointedTag = useAppSelector((state) => state.desk.tag);
+  const pointedTag = useAppSelector((state) => state.ui.tag);
   const drawings = useMemo(() => drawnFrom(made.assembly.parts, seen), [made, seen]);
   return (
     <g transform={`translate(${sight.left} ${sight.floor}) scale(${sight.scale})`}>
@@ -131,7 +131,7 @@ type BaysProps = { readonly piece: Casework; readonly bays: readonly Bay[]; read
 export const Bays = ({ piece, bays, sight, scale }: BaysProps) => {
   const dispatch = useAppDispatch();
   const units = useUnits();
-  const chosen = useAppSelector((state) => state.desk.bay);
+  const chosen = useAppSelector((state) => state.ui.bay);
   const onKeys = useBayKeys(piece, bays);
   return choosable(bays).map((bay, number) => {
     const { x0, x1, y0, y1 } = bay.space;

@@ -77,7 +77,7 @@ export const ModelStage = ({ piece, made, steps, step, onStep }: Props) => {
   const { doll } = useSet();
   const [apart, setApart] = useState(0);
   const [xray, setXray] = useState(false);
-  const { tag, night } = useAppSelector((state) => state.desk);
+  const { tag, night } = useAppSelector((state) => state.ui);
   const lit = step === null ? tag : (tag ?? steps[step]?.tag ?? null);
   return (
     <>

@@ -45,7 +45,7 @@ const Name = ({ group: { tag, name, stuff, stock, length, slants }, paged }: { r
 const PartRow = ({ group }: { readonly group: CutGroup }) => {
   const units = useUnits();
   const dispatch = useAppDispatch();
-  const pointed = useAppSelector((state) => state.desk.tag);
+  const pointed = useAppSelector((state) => state.ui.tag);
   const { tag, width, height, length, parts } = group;
   const paged = hasPage(group);
   const show = (lengthUm: number) => formatNumber(lengthUm, units).text;

@@ -92,7 +92,7 @@ type Props = {
 
 /** What follows from a room: the room to walk round, its walls one by one, what is to be minded. */
 export const Follows = ({ arranged, piece, side, chosen, dollAt: at, onSide, onChoose, onHold, onPlace }: Props) => {
-  const night = useAppSelector((state) => state.desk.night);
+  const night = useAppSelector((state) => state.ui.night);
   const { made } = piece;
   const set = useSet();
   const { doll, pieces } = set;

@@ -19,8 +19,18 @@ import type {
 } from '@parlor/core/set';
 import type { PaperName } from '@parlor/core/stock';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { Lens } from './lens.ts';
-import type { DeriveReply, LayoutReply, NeedsReply, PagesReply, PlotFormat, PlotReply, SearchReply, TrialReply, Work } from './worker.ts';
+import type {
+  DeriveReply,
+  LayoutReply,
+  NeedsReply,
+  PagesReply,
+  PlotFormat,
+  PlotReply,
+  SearchReply,
+  TrialReply,
+  Work,
+} from './computeWorker.ts';
+import type { PagePictureWorker } from './pagePictureWorker.ts';
 
 /** Why work in a worker came to no end: the maker stopped it, or it took longer than anybody waits. */
 export class StoppedSearch extends Error {}
@@ -43,7 +53,7 @@ type Bench = {
 };
 
 const setUp = (): Bench => {
-  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./computeWorker.ts', import.meta.url), { type: 'module' });
   let stop: Bench['stop'] = () => undefined;
   const stopped = new Promise<never>((_, reject) => {
     stop = reject;
@@ -268,11 +278,11 @@ export const stopPress = (): void => {
   press.stop();
 };
 
-let lens: Remote<Lens> | undefined;
+let pagePictures: Remote<PagePictureWorker> | undefined;
 
-const readyLens = (): Remote<Lens> => {
-  lens ??= wrap<Lens>(new Worker(new URL('./lens.ts', import.meta.url), { type: 'module' }));
-  return lens;
+const readyLens = (): Remote<PagePictureWorker> => {
+  pagePictures ??= wrap<PagePictureWorker>(new Worker(new URL('./pagePictureWorker.ts', import.meta.url), { type: 'module' }));
+  return pagePictures;
 };
 
 /** Gets ready to show pages while they are still made up. */

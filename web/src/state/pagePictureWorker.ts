@@ -57,7 +57,7 @@ const paint = async (bytes: Uint8Array<ArrayBuffer>, number: number, width: numb
   }
 };
 
-const lens = {
+const pagePictures = {
   /** A page of a PDF as a picture so many pixels wide; through a printer with a habit, where one is given. */
   picture: async (
     bytes: Uint8Array<ArrayBuffer>,
@@ -77,8 +77,8 @@ const lens = {
   },
 };
 
-export type Lens = typeof lens;
-expose(lens);
+export type PagePictureWorker = typeof pagePictures;
+expose(pagePictures);
 
 /** A page of nothing, to have the library ready when the first real one comes. */
 const NOTHING = `%PDF-1.4

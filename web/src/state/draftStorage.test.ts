@@ -15,7 +15,7 @@ import {
   listAside,
   putAside,
   unsentSets,
-} from './keep.ts';
+} from './draftStorage.ts';
 
 const read = readSet({ format: 'bashful-parlor-set', version: 1, name: 'Attic' });
 if (!read.ok) throw new Error('the test document is bad');

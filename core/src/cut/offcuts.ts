@@ -7,7 +7,7 @@ type Size = { readonly width: number; readonly height: number };
 
 /** The largest rectangle of a sheet that nothing lies on, one knife gap away from every part.
  *  Source: every largest empty rectangle is held on all four sides; so between each two lower and upper limits the gaps across are looked at. */
-export const largestRest = (room: Size, parts: readonly Lying[], gap: number): Place => {
+export const largestOffcut = (room: Size, parts: readonly Lying[], gap: number): Place => {
   const grown = parts.map(({ x, y, width, height }) => ({ x0: x - gap, y0: y - gap, x1: x + width + gap, y1: y + height + gap }));
   const lows = [...new Set([0, ...grown.map(({ y1 }) => y1)])].filter((y) => y < room.height);
   let best: Place = { x: 0, y: 0, width: 0, height: 0 };

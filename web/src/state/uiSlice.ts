@@ -7,7 +7,7 @@ export type Pointed = { readonly world: 'real' | 'doll'; readonly lengthUm: numb
 export type Slip = { readonly text: string; readonly action: { readonly label: string; readonly restore: string } | null };
 
 /** What lies at hand while working; nothing of it belongs to the set. */
-export type Desk = {
+export type UiState = {
   readonly pointed: Pointed | null;
   readonly bay: readonly number[] | null;
   /** The tag of the part that a row, a drawing or the model points at. */
@@ -37,21 +37,21 @@ export const rememberNight = (night: boolean): void => {
   }
 };
 
-const initial: Desk = { pointed: null, bay: null, tag: null, night: wasNight(), notice: null, locked: false };
+const initial: UiState = { pointed: null, bay: null, tag: null, night: wasNight(), notice: null, locked: false };
 
 const slice = createSlice({
-  name: 'desk',
+  name: 'ui',
   initialState: initial,
   reducers: {
-    pointedAt: (state, { payload }: PayloadAction<Pointed | null>): Desk => ({ ...state, pointed: payload }),
-    bayChosen: (state, { payload }: PayloadAction<readonly number[] | null>): Desk => ({ ...state, bay: payload }),
-    tagPointed: (state, { payload }: PayloadAction<string | null>): Desk => ({ ...state, tag: payload }),
-    nightTurned: (state, { payload }: PayloadAction<boolean>): Desk => ({ ...state, night: payload }),
-    noticed: (state, { payload }: PayloadAction<Slip | null>): Desk => ({ ...state, notice: payload }),
-    doorClosed: (state): Desk => ({ ...state, locked: true }),
-    doorOpened: (state): Desk => ({ ...state, locked: false }),
+    pointedAt: (state, { payload }: PayloadAction<Pointed | null>): UiState => ({ ...state, pointed: payload }),
+    bayChosen: (state, { payload }: PayloadAction<readonly number[] | null>): UiState => ({ ...state, bay: payload }),
+    tagPointed: (state, { payload }: PayloadAction<string | null>): UiState => ({ ...state, tag: payload }),
+    nightTurned: (state, { payload }: PayloadAction<boolean>): UiState => ({ ...state, night: payload }),
+    noticed: (state, { payload }: PayloadAction<Slip | null>): UiState => ({ ...state, notice: payload }),
+    doorClosed: (state): UiState => ({ ...state, locked: true }),
+    doorOpened: (state): UiState => ({ ...state, locked: false }),
   },
 });
 
 export const { pointedAt, bayChosen, tagPointed, nightTurned, noticed, doorClosed, doorOpened } = slice.actions;
-export const deskReducer = slice.reducer;
+export const uiReducer = slice.reducer;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../kit/index.ts';
 import { fewest } from './fewest.testing.ts';
-import { type CutItem, layOut, leastSheets, tooFew } from './index.ts';
+import { type CutItem, layOut, leastSheets, provesInfeasible } from './index.ts';
 import { kind, rules, searching } from './searching.testing.ts';
 import { solve } from './solver.testing.ts';
 
@@ -49,8 +49,8 @@ describe('that so many sheets are too few', () => {
         const grouped = countedItems(lengths.map((width) => ({ width, height: 10, turns: false })));
         const true_ = fewest(lengths, 30);
         const left = untilTries(400);
-        expect(tooFew(grouped, { width: 30, height: 10 }, true_, [], solve, left)).toBe(false);
-        if (tooFew(grouped, { width: 30, height: 10 }, true_ - 1, [], solve, left)) shown += 1;
+        expect(provesInfeasible(grouped, { width: 30, height: 10 }, true_, [], solve, left)).toBe(false);
+        if (provesInfeasible(grouped, { width: 30, height: 10 }, true_ - 1, [], solve, left)) shown += 1;
       }),
       { seed: 58, numRuns: 60 },
     );
@@ -61,8 +61,8 @@ describe('that so many sheets are too few', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), fc.boolean(), (seed, turns) => {
         const parts = [...cutApart(40, 30, 7, seed), ...cutApart(40, 30, 6, seed + 1)].map((part) => ({ ...part, turns }));
-        expect(tooFew(countedItems(parts), { width: 40, height: 30 }, 2, [], solve, untilTries(200))).toBe(false);
-        expect(tooFew(countedItems(parts), { width: 40, height: 30 }, 1, [], solve, untilTries(200))).toBe(true);
+        expect(provesInfeasible(countedItems(parts), { width: 40, height: 30 }, 2, [], solve, untilTries(200))).toBe(false);
+        expect(provesInfeasible(countedItems(parts), { width: 40, height: 30 }, 1, [], solve, untilTries(200))).toBe(true);
       }),
       { seed: 59, numRuns: 15 },
     );
@@ -75,7 +75,7 @@ describe('that so many sheets are too few', () => {
     const parts = Array.from({ length: 20 }, () => ({ width: side(), height: side(), turns: true }));
     const square = { width: 100, height: 100 };
     expect(leastSheets(countedItems(parts), square, 'thorough')).toBe(7);
-    expect(tooFew(countedItems(parts), square, 7, [], solve, untilTries(2_000))).toBe(true);
+    expect(provesInfeasible(countedItems(parts), square, 7, [], solve, untilTries(2_000))).toBe(true);
     const list = parts.map(({ width, height }, index): CutItem => ({ id: `${index}`, width, height, lies: 'either' }));
     const search = { ...searching(3_000), choose: { solve, seconds: 5, proving: untilTries(2_000) } };
     const laid = layOut(list, [kind(100, 100)], rules(0, 0, 'free'), search);

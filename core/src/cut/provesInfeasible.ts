@@ -49,7 +49,7 @@ const worthIn = (column: Column, worth: readonly number[]): number =>
 /** True when it is shown that `sheets` sheets are too few for the parts; false when that is not so, or could not be shown within the time left.
  *  Units: µm, knife gaps added to parts and sheet beforehand; `left` says how many seconds are left. `known` are sheets of any layout, as counts
  *  of each kind of part: the search begins with them. */
-export const tooFew = (
+export const provesInfeasible = (
   items: readonly BoundItem[],
   sheet: BoundSheet,
   sheets: number,

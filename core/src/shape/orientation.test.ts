@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AS_DRAWN, bounds, type Lie, lain, lyingSize, type Point, type Quarters, type Ring, signedArea, turnedBy } from './index.ts';
+import {
+  AS_DRAWN,
+  bounds,
+  type Orientation,
+  oriented,
+  orientedSize,
+  type Point,
+  type Quarters,
+  type Ring,
+  signedArea,
+  turnedBy,
+} from './index.ts';
 
 const lies = fc.record({ turn: fc.constantFrom<Quarters[]>(0, 1, 2, 3), mirrored: fc.boolean() });
 const L: Ring = [
@@ -12,7 +23,7 @@ const L: Ring = [
   [0, 50],
 ];
 const SIZE = { width: 70, height: 50 };
-const laid = (lie: Lie): Ring => L.map(lain(SIZE, lie));
+const laid = (lie: Orientation): Ring => L.map(oriented(SIZE, lie));
 
 /** A quarter counter-clockwise about the origin, brought back into the corner: worked out by hand, not by the code. */
 const quarter = (ring: Ring): Ring => {
@@ -26,7 +37,7 @@ describe('how a figure lies', () => {
     fc.assert(
       fc.property(lies, (lie) => {
         const ring = laid(lie);
-        const { width, height } = lyingSize(SIZE, lie);
+        const { width, height } = orientedSize(SIZE, lie);
         expect(bounds(ring)).toEqual({ x0: 0, y0: 0, x1: width, y1: height });
         expect(signedArea(ring)).toBe(lie.mirrored ? -signedArea(L) : signedArea(L));
       }),

@@ -36,7 +36,7 @@ const remember = (tab: string): string => {
 const fresh = (): string => Array.from(crypto.getRandomValues(new Uint8Array(9)), (byte) => byte.toString(36).padStart(2, '0')).join('');
 
 /** This page's name. It stays over a reload; a page that was duplicated finds the name taken and gets its own. */
-export const thisTab: Promise<string> = (async () => {
+export const thisPage: Promise<string> = (async () => {
   const known = remembered();
   if (known !== null && (await hold(known))) return known;
   const tab = fresh();
@@ -45,7 +45,7 @@ export const thisTab: Promise<string> = (async () => {
 })();
 
 /** The pages that are open now; null where the browser does not tell. */
-export const livingTabs = async (): Promise<ReadonlySet<string> | null> => {
+export const livingPages = async (): Promise<ReadonlySet<string> | null> => {
   const held = (await navigator.locks?.query().catch(() => undefined))?.held;
   return held ? new Set(held.flatMap(({ name }) => (name?.startsWith('parlor.tab.') ? [name.slice('parlor.tab.'.length)] : []))) : null;
 };
