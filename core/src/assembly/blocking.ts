@@ -1,5 +1,5 @@
 // µm, doll size. Who stands in whose way when a piece is taken apart, along the six ways of space and, for slanted parts, their own.
-import { bounds, dot, isConvex, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
+import { bounds, dot, isConvex, mapVec, normalOf, type Ring, rectRing, type Vec3 } from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
 import { shareVolume } from './interference.ts';
 import { type Box, isPlainBox, isSquare, type Part, plainly } from './part.ts';
@@ -32,7 +32,7 @@ const drawnOut = (part: Part, way: Vec3): Part => {
   const along = way[0] * n[0] + way[1] * n[1] + way[2] * n[2];
   if (along > 0) return { ...part, thickness: part.thickness + FAR };
   if (along < 0) {
-    const origin = part.pose.origin.map((value, axis) => value + (way[axis] as number) * FAR) as unknown as Vec3;
+    const origin = mapVec(part.pose.origin, (value, axis) => value + way[axis] * FAR);
     return { ...part, thickness: part.thickness + FAR, pose: { ...part.pose, origin } };
   }
   const { x0, y0, x1, y1 } = bounds(part.region.outline);
@@ -48,8 +48,8 @@ const drawnOut = (part: Part, way: Vec3): Part => {
 };
 
 const sweptBox = (box: Box, way: Vec3): Box => ({
-  min: box.min.map((value, axis) => value + Math.min(0, (way[axis] as number) * FAR)) as unknown as Vec3,
-  max: box.max.map((value, axis) => value + Math.max(0, (way[axis] as number) * FAR)) as unknown as Vec3,
+  min: mapVec(box.min, (value, axis) => value + Math.min(0, way[axis] * FAR)),
+  max: mapVec(box.max, (value, axis) => value + Math.max(0, way[axis] * FAR)),
 });
 
 /** Discs, arches and other curved outlines without holes count as their boxes: a way that is called free is free all the same. */

@@ -1,5 +1,5 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { scaled, turnAbout, type Vec3 } from '../shape/index.ts';
+import { mapVec, scaled, turnAbout, type Vec3 } from '../shape/index.ts';
 import { boxTurned, type Convex, convexOf, meets, TOUCH, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
 import { around, axisOf, type Box, type Boxed, boxOf, type Part, plainly } from './part.ts';
@@ -54,7 +54,7 @@ const sweepOf = ({ at, along, angle }: Motion & { kind: 'swing' }, group: Box): 
   );
   const bulge = radius * (1 - Math.cos(angle / STEPS / 2));
   const { min, max } = around(steps);
-  return { min: min.map((value) => value - bulge) as unknown as Vec3, max: max.map((value) => value + bulge) as unknown as Vec3 };
+  return { min: mapVec(min, (value) => value - bulge), max: mapVec(max, (value) => value + bulge) };
 };
 
 /** Boxes that share less than what counts as touching hold no solids that meet. */
@@ -99,8 +99,8 @@ const stopOfSwing = (
 
 /** The box that a box takes up while it slides. */
 const slidBy = ({ min, max }: Box, reach: Vec3): Box => ({
-  min: min.map((value, axis) => value + Math.min(0, reach[axis] as number)) as unknown as Vec3,
-  max: max.map((value, axis) => value + Math.max(0, reach[axis] as number)) as unknown as Vec3,
+  min: mapVec(min, (value, axis) => value + Math.min(0, reach[axis])),
+  max: mapVec(max, (value, axis) => value + Math.max(0, reach[axis])),
 });
 
 const stopOfSlide = (

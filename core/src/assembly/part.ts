@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { asRect, bounds, normalOf, type Point, type Pose, type Region, rectRing, toSpace, type Vec3 } from '../shape/index.ts';
+import { asRect, bounds, normalOf, type Point, type Pose, type Region, rectRing, toSpace, type Vec3, vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -117,7 +117,7 @@ const boxOfTaper = (part: Part): Box => {
     ...upperOf(part).outline.map((point) => toSpace(part.pose, point, part.thickness)),
   ];
   const by = (pick: (...values: number[]) => number, first: number): Vec3 =>
-    [0, 1, 2].map((axis) => corners.reduce((found, corner) => pick(found, corner[axis] as number), first)) as unknown as Vec3;
+    vec3((axis) => corners.reduce((found, corner) => pick(found, corner[axis]), first));
   return { min: by(Math.min, Infinity), max: by(Math.max, -Infinity) };
 };
 
@@ -175,8 +175,8 @@ export const isPlainBox = (part: Part): boolean =>
 
 /** The box round several boxes. */
 export const around = (boxes: readonly Box[]): Box => ({
-  min: [0, 1, 2].map((axis) => Math.min(...boxes.map((box) => box.min[axis] as number))) as unknown as Vec3,
-  max: [0, 1, 2].map((axis) => Math.max(...boxes.map((box) => box.max[axis] as number))) as unknown as Vec3,
+  min: vec3((axis) => Math.min(...boxes.map((box) => box.min[axis]))),
+  max: vec3((axis) => Math.max(...boxes.map((box) => box.max[axis]))),
 });
 
 /** True when two boxes share volume. */

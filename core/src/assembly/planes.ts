@@ -14,6 +14,7 @@ import {
   toSpace,
   unit,
   type Vec3,
+  vec3,
 } from '../shape/index.ts';
 import { type Box, isPlainBox, isSquare, type Part, upperOf } from './part.ts';
 import { type FaceName, isFacet } from './touching.ts';
@@ -69,7 +70,7 @@ const squarePlane = ({ planes }: Found, axis: Axis, at: number): Plane => {
   const key = axis * STRIDE + offset;
   const known = planes.get(key);
   if (known) return known;
-  const normal = [0, 1, 2].map((each) => (each === axis ? 1 : 0)) as unknown as Vec3;
+  const normal = vec3((each) => (each === axis ? 1 : 0));
   const plane: Plane = { basis: basisOf(normal, offset), faces: [] };
   planes.set(key, plane);
   return plane;

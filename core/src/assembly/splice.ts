@@ -19,6 +19,7 @@ import {
   toPlane,
   toSpace,
   type Vec3,
+  vec3,
 } from '../shape/index.ts';
 import { findContacts, outlineOf } from './contacts.ts';
 import { TOUCH } from './convex.ts';
@@ -192,7 +193,7 @@ const stripsFor = (
     readonly Part[],
     readonly Part[],
   ];
-  const middle = [0, 1, 2].map((axis) => ((clear.min[axis] as number) + (clear.max[axis] as number)) / 2) as unknown as Vec3;
+  const middle = vec3((axis) => (clear.min[axis] + clear.max[axis]) / 2);
   const looksIn = dot(normalOf(part.pose), add(middle, scaled(toSpace(part.pose, [0, 0]), -1))) > 0;
   const [one, other] = looksIn ? [back, front] : [front, back];
   // Crossing strips of one face cost each other a little: that alone is no reason to lie in the room.

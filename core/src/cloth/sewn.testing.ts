@@ -1,6 +1,5 @@
 // What a seamstress with a tape would find: edges that are joined are equally long, lie on one another once it is sewn, and the whole is as large as was said.
-import type { Point, Vec3 } from '../shape/index.ts';
-import { isInRing } from '../shape/index.ts';
+import { isInRing, type Point, type Vec3, vec3 } from '../shape/index.ts';
 import { meshOf, placerOf } from './bend.ts';
 import { edgeLength, pointAlong, type SewingPattern, stretchOf } from './pattern.ts';
 
@@ -74,9 +73,7 @@ export const tornApart = (pattern: SewingPattern): number => {
 export const boxOfSewn = ({ patches }: SewingPattern): { readonly min: Vec3; readonly max: Vec3 } => {
   const points = patches.flatMap((patch) => meshOf(patch).space);
   const by = (pick: (...values: number[]) => number): Vec3 =>
-    [0, 1, 2].map((axis) =>
-      points.reduce((found, point) => pick(found, point[axis] as number), points[0]?.[axis] as number),
-    ) as unknown as Vec3;
+    vec3((axis) => points.reduce((found, point) => pick(found, point[axis]), points[0]?.[axis] as number));
   return { min: by(Math.min), max: by(Math.max) };
 };
 

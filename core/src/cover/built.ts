@@ -7,6 +7,7 @@ import {
   common,
   cross,
   dot,
+  mapVec,
   merged,
   minus,
   normalOf,
@@ -165,7 +166,7 @@ const alongOf = ({ a, b }: Side): Point => {
 /** The point of a side so far along it. */
 const pointOn = (side: Side, at: number): Vec3 => {
   const length = lengthOf(side.a, side.b);
-  return side.from.map((value, axis) => value + (((side.to[axis] as number) - value) * at) / length) as unknown as Vec3;
+  return mapVec(side.from, (value, axis) => value + ((side.to[axis] - value) * at) / length);
 };
 
 /** Where a neighbour lies when it is folded flat beside a panel: its side lies on the panel's, the other way round. */

@@ -6,7 +6,7 @@ import { seededRandom } from '../kit/index.ts';
 import { dollUm, scaleFromRatio, UM } from '../measure/index.ts';
 import { buildPiece, fromPreset, PRESETS } from '../piece/index.ts';
 import { boardOf as boardOfThickness, randomPiece } from '../piece/randomDecisions.testing.ts';
-import { add, areaOf, bounds, ellipseRing, normalOf, type Region, rectRing, scaled, type Vec3 } from '../shape/index.ts';
+import { add, areaOf, bounds, ellipseRing, mapVec, normalOf, type Region, rectRing, scaled, type Vec3 } from '../shape/index.ts';
 import { boardSchema } from '../stock/index.ts';
 import { type Covering, coverPiece } from './cover.ts';
 import { type Dress, UNDRESSED, type Wear, type WornAt } from './dress.ts';
@@ -359,7 +359,7 @@ describe('papers of a piece that stands', () => {
         const on = built.papers.flatMap(({ panels }) =>
           panels.filter((panel) => {
             const { pose } = built.surfaces[panel.surface] as (typeof built.surfaces)[number];
-            const from = at.map((value, axis) => value - (pose.origin[axis] as number)) as unknown as Vec3;
+            const from = mapVec(at, (value, axis) => value - pose.origin[axis]);
             const [x, y, off] = [pose.u, pose.v, normalOf(pose)].map((axis) =>
               axis.reduce((sum, value, each) => sum + value * (from[each] as number), 0),
             ) as [number, number, number];
@@ -399,7 +399,7 @@ describe('the pattern', () => {
     const [part] = slab.parts as [Part];
     const shown = (id: string, at: Vec3): readonly [number, number] => {
       const surface = surfaces.find((each) => each.id === id) as (typeof surfaces)[number];
-      const from = at.map((value, axis) => value - (surface.pose.origin[axis] as number)) as unknown as Vec3;
+      const from = mapVec(at, (value, axis) => value - surface.pose.origin[axis]);
       const flat = [surface.pose.u, surface.pose.v].map((axis) =>
         axis.reduce((sum, value, each) => sum + value * (from[each] as number), 0),
       ) as [number, number];

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boxOf, findContacts, inspect, type Part } from '../assembly/index.ts';
 import { scaleFromRatio } from '../measure/index.ts';
 import { buildPiece, fromPreset, PRESETS } from '../piece/index.ts';
-import { areaOf, rectRing, regionArea, type Vec3 } from '../shape/index.ts';
+import { areaOf, mapVec, rectRing, regionArea, type Vec3 } from '../shape/index.ts';
 import { boardSchema } from '../stock/index.ts';
 import { type Surface, surfacesOf } from './exposed.ts';
 import { faceAt, facesOf } from './surface.ts';
@@ -29,7 +29,7 @@ const slab = (id: string, axis: 'x' | 'y' | 'z', min: Vec3, max: Vec3, change: P
     stock: 'b',
     thickness,
     region: { outline: rectRing(0, 0, across, along), holes: [] },
-    pose: { origin: min.map((value) => value * 1000) as unknown as Vec3, ...WAYS[axis] },
+    pose: { origin: mapVec(min, (value) => value * 1000), ...WAYS[axis] },
     grain: 'any',
     held: 'glue',
     length: null,

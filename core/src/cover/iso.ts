@@ -1,5 +1,5 @@
 // A plane figure moved and turned, never mirrored: x' = cos·x − sin·y + dx, y' = sin·x + cos·y + dy. µm.
-import { dot, type Point, type Pose, type Region, type Ring, type Vec3 } from '../shape/index.ts';
+import { dot, mapVec, type Point, type Pose, type Region, type Ring } from '../shape/index.ts';
 
 export type Iso = { readonly cos: number; readonly sin: number; readonly dx: number; readonly dy: number };
 
@@ -34,6 +34,6 @@ export const bringing = (at: Point, along: Point, to: Point, toAlong: Point): Is
 
 /** Between two planes that look the same way: a point of the first as a point of the other. */
 export const between = (one: Pose, other: Pose): Iso => {
-  const from = one.origin.map((value, axis) => value - (other.origin[axis] as number)) as unknown as Vec3;
+  const from = mapVec(one.origin, (value, axis) => value - other.origin[axis]);
   return { cos: dot(one.u, other.u), sin: dot(one.u, other.v), dx: dot(from, other.u), dy: dot(from, other.v) };
 };

@@ -1,6 +1,6 @@
 // µm, doll size. One origin for a piece: a pattern is wound round it, so that courses run on round its corners.
 import { axisOf, type Box } from '../assembly/index.ts';
-import { add, cross, dot, minus, type Pose, scaled, unit, type Vec3 } from '../shape/index.ts';
+import { add, cross, dot, mapVec, minus, type Pose, scaled, unit, type Vec3 } from '../shape/index.ts';
 
 /** The way that a direction mostly looks, as 0 … 5 for +x, −x, +y, −y, +z, −z; upright ways before lying ones where it is between. */
 const mostly = (n: Vec3): number => {
@@ -35,7 +35,7 @@ const onSide = (way: number, { max }: Box): Pose => {
 export const layOf = (normal: Vec3, outside: Box): Pose => {
   const way = mostly(normal);
   const side = onSide(way, outside);
-  if (axisOf(normal.map((value) => Math.round(value * 1e6) / 1e6 + 0) as unknown as Vec3) !== undefined) return side;
+  if (axisOf(mapVec(normal, (value) => Math.round(value * 1e6) / 1e6 + 0)) !== undefined) return side;
   const n = unit(normal);
   const rising = add([0, 1, 0], scaled(n, -n[1]));
   const v = Math.hypot(...rising) > 0.2 ? unit(rising) : unit(add(side.v, scaled(n, -dot(side.v, n))));

@@ -1,6 +1,6 @@
 // µm, doll size. Space is cut at every coordinate of the parts, and what no way from outside reaches is shut in.
 import { type Box, isSquare, type Part } from '../assembly/index.ts';
-import { bounds, liesIn, normalOf, type Region, rectRing, toPlane, type Vec3 } from '../shape/index.ts';
+import { bounds, liesIn, normalOf, type Region, rectRing, toPlane, type Vec3, vec3 } from '../shape/index.ts';
 import type { Face } from './surface.ts';
 
 /** The walls of space: the sorted coordinates along each axis, and one cell more outside either end. */
@@ -16,12 +16,7 @@ const openingsOf = (part: Part): readonly Vec3[] =>
     return [
       [x0, y0],
       [x1, y1],
-    ].map(
-      ([x, y]) =>
-        [0, 1, 2].map((axis) =>
-          Math.round((origin[axis] as number) + (x as number) * (u[axis] as number) + (y as number) * (v[axis] as number)),
-        ) as unknown as Vec3,
-    );
+    ].map(([x, y]) => vec3((axis) => Math.round(origin[axis] + (x as number) * u[axis] + (y as number) * v[axis])));
   });
 
 const gridOf = (parts: readonly Part[], boxes: readonly Box[]): Grid => {

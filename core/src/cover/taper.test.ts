@@ -2,7 +2,7 @@
 // r s / (R − r) and the angle 2π (R − r) / s. Mensuration of solids as in Machinery’s Handbook, recalled from memory.
 import { describe, expect, it } from 'vitest';
 import type { Part } from '../assembly/index.ts';
-import { type Point, regionArea, toSpace, type Vec3 } from '../shape/index.ts';
+import { type Point, regionArea, toSpace, type Vec3, vec3 } from '../shape/index.ts';
 import { ontoRolled, rolledUp, unrolled } from './taper.ts';
 
 const SIDES = 720;
@@ -75,7 +75,7 @@ describe('the side of a frustum, unrolled', () => {
       ] as const)
         expect(apart(flat[p], flat[q])).toBeCloseTo(apart(space[p], space[q]), 3);
       const middle: Point = [(flat[0][0] + flat[2][0]) / 2, (flat[0][1] + flat[2][1]) / 2];
-      const there: Vec3 = [0, 1, 2].map((axis) => ((space[0][axis] as number) + (space[2][axis] as number)) / 2) as unknown as Vec3;
+      const there: Vec3 = vec3((axis) => ((space[0][axis] as number) + (space[2][axis] as number)) / 2);
       expect(apart(rolledUp(quads, middle), there)).toBeLessThan(1);
       // The next stretch begins where this one ends.
       const next = quads[index + 1];

@@ -1,6 +1,6 @@
 // Folding a net with nothing but its lines, and looking whether it came out.
 import { expect } from 'vitest';
-import { areaOf, dot, merged, minus, normalOf, type Point, type Vec3 } from '../shape/index.ts';
+import { areaOf, dot, mapVec, merged, minus, normalOf, type Point, type Vec3, vec3 } from '../shape/index.ts';
 import { foldedNet, foldedTab, inSpaceOf, type Net, type NetRing, type Polyhedron, volumeOf } from './index.ts';
 
 /** What stands at a place of a list. */
@@ -76,8 +76,7 @@ export const held = (net: Net): number => {
 export const boxRound = (net: Net): readonly [low: Vec3, high: Vec3] => {
   const poses = foldedNet(net, 1);
   const all = net.faces.flatMap(({ outline }, face) => inSpaceOf(of(poses, face), outline));
-  const by = (pick: (...values: number[]) => number): Vec3 =>
-    [0, 1, 2].map((axis) => pick(...all.map((corner) => of(corner, axis)))) as unknown as Vec3;
+  const by = (pick: (...values: number[]) => number): Vec3 => vec3((axis) => pick(...all.map((corner) => of(corner, axis))));
   return [by(Math.min), by(Math.max)];
 };
 
@@ -106,7 +105,7 @@ export const crosses = (net: Net): string | undefined => {
         if (!(off > HAIR && beyond < -HAIR) && !(off < -HAIR && beyond > HAIR)) continue;
         const share = off / (off - beyond);
         const [from, to] = [of(other.corners, at), of(other.corners, next)];
-        const point = from.map((value, axis) => value + (of(to, axis) - value) * share) as unknown as Vec3;
+        const point = mapVec(from, (value, axis) => value + (of(to, axis) - value) * share);
         const rel = minus(point, one.pose.origin);
         if (deepIn(one.outline, dot(rel, one.pose.u), dot(rel, one.pose.v))) return `${other.name} through ${one.name}`;
       }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dot, minus, normalOf, type Vec3 } from '../shape/index.ts';
+import { dot, minus, normalOf, type Vec3, vec3 } from '../shape/index.ts';
 import { away, boxRound, folds, HAIR, held, of } from './fold.testing.ts';
 import {
   awningNet,
@@ -250,7 +250,7 @@ describe('what is rolled, in facets', () => {
         expect(Math.abs(acrossOf(of(rims, 0)) - low)).toBeLessThan(low * 0.015 + 60);
         expect(Math.abs(acrossOf(of(rims, 1)) - high)).toBeLessThan(low * 0.015 + 60);
         const middle = (ring: readonly Vec3[]): Vec3 =>
-          [0, 1, 2].map((axis) => ring.reduce((sum, corner) => sum + of(corner, axis), 0) / ring.length) as unknown as Vec3;
+          vec3((axis) => ring.reduce((sum, corner) => sum + of(corner, axis), 0) / ring.length);
         expect(Math.abs(away(middle(of(rims, 0)), middle(of(rims, 1))) - height)).toBeLessThan(Math.max(height * 0.01, low * 0.002) + 60);
       }),
       { numRuns: 40, seed: 20 },

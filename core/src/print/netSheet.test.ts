@@ -13,7 +13,7 @@ import {
   type StandingNet,
 } from '../piece/index.ts';
 import { boardOf } from '../piece/randomDecisions.testing.ts';
-import { cross, type Point, type Pose, type Vec3 } from '../shape/index.ts';
+import { cross, type Point, type Pose, type Vec3, vec3 } from '../shape/index.ts';
 import {
   drawMotif,
   drawNet,
@@ -43,12 +43,10 @@ const poseOf = ({ copies }: StandingNet): Pose => (copies[0] as StandingNet['cop
 const inSpace = (net: StandingNet, face: number, [x, y]: Point, behind = false): Vec3 => {
   const own = foldedNet(net.net, 1)[face] as Pose;
   const across = behind ? -x : x;
-  const flat: Vec3 = [0, 1, 2].map((axis) => across * (own.u[axis] as number) + y * (own.v[axis] as number)) as unknown as Vec3;
+  const flat: Vec3 = vec3((axis) => across * own.u[axis] + y * own.v[axis]);
   const { u, v } = poseOf(net);
   const n = cross(u, v);
-  return [0, 1, 2].map(
-    (axis) => flat[0] * (u[axis] as number) + flat[1] * (v[axis] as number) + flat[2] * (n[axis] as number),
-  ) as unknown as Vec3;
+  return vec3((axis) => flat[0] * u[axis] + flat[1] * v[axis] + flat[2] * n[axis]);
 };
 
 const look = (panel: string, over: Partial<PanelLook> = {}): PanelLook => ({

@@ -1,6 +1,6 @@
 // µm. Which way is up on each panel of a net once it is folded, and how large a panel is as one then sees it.
 import { foldedNet, type Net, type NetRing } from '../net/index.ts';
-import { cross, dot, type Point, type Pose, scaled, type Vec3 } from '../shape/index.ts';
+import { cross, dot, type Point, type Pose, scaled, type Vec3, vec3 } from '../shape/index.ts';
 
 /** A panel on its net: its lower left corner and the ways to its right and up, as it is seen once it is folded; its size; the rings of its faces; how far its own
  *  way up leans from upright, 0 where it stands and no way up counts where it lies. */
@@ -29,9 +29,7 @@ const upFor = (looks: Vec3): Vec3 => (Math.abs(looks[1]) > LYING ? [0, 0, -1] : 
 
 const turnedInto = ({ u, v }: Pose, vector: Vec3): Vec3 => {
   const n = cross(u, v);
-  return [0, 1, 2].map(
-    (axis) => vector[0] * (u[axis] as number) + vector[1] * (v[axis] as number) + vector[2] * (n[axis] as number),
-  ) as unknown as Vec3;
+  return vec3((axis) => vector[0] * u[axis] + vector[1] * v[axis] + vector[2] * n[axis]);
 };
 
 type Faced = { readonly ring: NetRing; readonly u: Vec3; readonly v: Vec3; readonly holes: readonly NetRing[] };

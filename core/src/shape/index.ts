@@ -21,7 +21,24 @@ export {
   sameRegion,
   signedArea,
 } from './plane.ts';
-export { add, cross, dot, minus, movedPose, normalOf, type Pose, scaled, toPlane, toSpace, turnUpright, unit, type Vec3 } from './pose.ts';
+export {
+  type AxisIndex,
+  add,
+  cross,
+  dot,
+  mapVec,
+  minus,
+  movedPose,
+  normalOf,
+  type Pose,
+  scaled,
+  toPlane,
+  toSpace,
+  turnUpright,
+  unit,
+  type Vec3,
+  vec3,
+} from './pose.ts';
 export { areaOf, asSimple, common, grown, less, merged, without } from './regions.ts';
 export { cornersOfTriangles, hullOf, isConvex, trianglesOf, turnAt } from './triangles.ts';
 export { directionTurned, type Turn, turnAbout } from './turn.ts';

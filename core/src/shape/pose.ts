@@ -3,6 +3,15 @@ import type { Point } from './plane.ts';
 
 export type Vec3 = readonly [x: number, y: number, z: number];
 
+/** An axis of space: x, y, z. */
+export type AxisIndex = 0 | 1 | 2;
+
+/** A vector by what it is along each axis. */
+export const vec3 = (along: (axis: AxisIndex) => number): Vec3 => [along(0), along(1), along(2)];
+
+/** A vector with each of its three made anew. */
+export const mapVec = ([x, y, z]: Vec3, to: (value: number, axis: AxisIndex) => number): Vec3 => [to(x, 0), to(y, 1), to(z, 2)];
+
 /** Where a plane figure lies: a point (x, y) of it stands at origin + x·u + y·v; u and v are unit vectors. */
 export type Pose = { readonly origin: Vec3; readonly u: Vec3; readonly v: Vec3 };
 

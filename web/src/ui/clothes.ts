@@ -4,6 +4,7 @@ import { artOn, type Covering, fitOn, type Iso, inSpace, type Look, moveBy, pose
 import {
   common,
   cross,
+  mapVec,
   minus,
   normalOf,
   type Point,
@@ -51,7 +52,7 @@ const rolledCorners = (surface: Surface, { parts }: Assembly, art: Iso): readonl
       trianglesOf(region)
         .flat()
         .map((point) => ({
-          at: inSpace(surface, part, point).map((value, axis) => value + (out[axis] as number) * BEFORE) as unknown as Vec3,
+          at: mapVec(inSpace(surface, part, point), (value, axis) => value + out[axis] * BEFORE),
           pattern: moveBy(art, point),
         })),
     );
@@ -79,7 +80,7 @@ const bentCorners = (surface: Surface, assembly: Assembly, art: Iso): readonly C
       const [p, q] = [run.points[index] as Point, run.points[index + 1] as Point];
       const out = normalOf(poseOfSide(part.pose, p, q));
       const corner = (point: Point): Corner => ({
-        at: inSpace(surface, part, point).map((value, axis) => value + (out[axis] as number) * BEFORE) as unknown as Vec3,
+        at: mapVec(inSpace(surface, part, point), (value, axis) => value + out[axis] * BEFORE),
         pattern: moveBy(art, point),
       });
       const [lowA, lowB, highB, highA] = [corner([a, bottom]), corner([b, bottom]), corner([b, top]), corner([a, top])];

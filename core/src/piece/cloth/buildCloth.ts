@@ -4,7 +4,7 @@ import type { Part } from '../../assembly/index.ts';
 import { FILLING_GRAMS_PER_LITRE, THREAD, volumeWithin, workLength } from '../../cloth/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import type { Vec3 } from '../../shape/index.ts';
+import { mapVec, type Vec3 } from '../../shape/index.ts';
 import { type Cloth, clothThickness, FIRST_CLOTHS } from '../../stock/index.ts';
 import { type Means, type PlaceSpace, sheetsFor } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
@@ -110,7 +110,7 @@ export const buildCloth = (piece: ClothThing, means: Means): Result<Built, Piece
   const made = MAKE[piece.form](sizesOfCloth(piece, means));
   if (!made.ok) return made;
   const { pattern, size, parts, extras, anchor } = made.value;
-  const [wide, high, deep] = size.map((value) => Math.max(1, Math.round(value))) as unknown as Vec3;
+  const [wide, high, deep] = mapVec(size, (value) => Math.max(1, Math.round(value)));
   const hangs = HUNG.has(piece.form);
   const copies = Array.from({ length: piece.count }, (_, index): Vec3 => (hangs ? [index * wide, 0, 0] : [0, index * high, 0]));
   const all = piece.count === 1 ? parts : copies.flatMap((at, index) => movedParts(numbered(parts, piece.id, index), at));

@@ -2,7 +2,7 @@
 import { around, boxOf, type Part, type Role } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import { boardWithEdge, bounds, ellipseRing, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
+import { boardWithEdge, bounds, ellipseRing, mapVec, type Pose, type Ring, rectRing, type Vec3 } from '../../shape/index.ts';
 import { type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import type { Built } from '../parts/built.ts';
@@ -100,7 +100,7 @@ const tilted = (part: Part, { space, slant }: Laid, facing: FreePanel['facing'],
   // n = u × v; layers lie one on the other along it.
   const n: Vec3 = [0, -v[2], v[1]];
   const corner: Vec3 = facing === 'front' ? [space.x0, space.y0, space.z0] : [space.x0, space.y0, space.z1];
-  const origin = corner.map((value, axis) => value + (n[axis] as number) * below) as unknown as Vec3;
+  const origin = mapVec(corner, (value, axis) => value + n[axis] * below);
   const stretch = length / (facing === 'front' ? high : -deep);
   const { y1 } = bounds(part.region.outline);
   const longer = (ring: Ring): Ring => ring.map(([x, y]) => [x, Math.round(y === y1 ? y1 * stretch : y * stretch)] as const);

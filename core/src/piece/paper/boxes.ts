@@ -19,7 +19,7 @@ import {
   sleeveNet,
   unfold,
 } from '../../net/index.ts';
-import { add, type Point, type Pose, type Vec3 } from '../../shape/index.ts';
+import { add, type Point, type Pose, type Vec3, vec3 } from '../../shape/index.ts';
 import {
   type CopyResult,
   copyOf,
@@ -298,8 +298,8 @@ const house = (making: Making): CopyResult => {
 /** What stands on a regular polygon, moved so that nothing reaches below nought. */
 const onPolygon = (making: Making, name: string, solid: Polyhedron, tip: boolean): CopyResult => {
   const { height, piece } = making;
-  const low = [0, 1, 2].map((axis) => Math.min(...solid.corners.map((corner) => corner[axis] as number))) as unknown as Vec3;
-  const high = [0, 1, 2].map((axis) => Math.max(...solid.corners.map((corner) => corner[axis] as number))) as unknown as Vec3;
+  const low = vec3((axis) => Math.min(...solid.corners.map((corner) => corner[axis])));
+  const high = vec3((axis) => Math.max(...solid.corners.map((corner) => corner[axis])));
   const folded = unfolded(solid, piece.tab, [-low[0], 0, -low[2]], piece.open && tip ? 1 : 0);
   if (!folded) return refused(NO_NET);
   const [x, z] = [Math.round(high[0] - low[0]), Math.round(high[2] - low[2])];

@@ -2,7 +2,7 @@
 import { alike, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result, seededRandom } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import { add, type Vec3 } from '../../shape/index.ts';
+import { add, type Vec3, vec3 } from '../../shape/index.ts';
 import { PRINT_STOCKS } from '../../stock/index.ts';
 import { type Means, type ShelfSpace, sheetsFor } from '../family/means.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
@@ -83,7 +83,7 @@ const onOneAnother = (copies: readonly Copy[], most: number, deep: number): read
 
 /** Rows one behind the other and, where they are told to be stacked, one above the other; as many as a space takes. */
 const inRows = (copies: readonly Copy[], columns: number, ranks: number): readonly Stood[] => {
-  const cell = [0, 1, 2].map((axis) => Math.max(...copies.map(({ size }) => size[axis] as number))) as unknown as Vec3;
+  const cell = vec3((axis) => Math.max(...copies.map(({ size }) => size[axis])));
   return copies.map((copy, index) => {
     const [column, rank, floor] = [index % columns, Math.floor(index / columns) % ranks, Math.floor(index / (columns * ranks))];
     return { copy, at: [column * cell[0], floor * cell[1], (ranks - 1 - rank) * cell[2]] };
@@ -101,7 +101,7 @@ const stand = (piece: Good, copies: readonly Copy[], shelf: ShelfSpace | undefin
     return inRows(copies, columns, Math.ceil(copies.length / columns));
   }
   if (piece.stands === 'row') return inRow(copies, shelf.width, deepest);
-  const cell = [0, 1, 2].map((axis) => Math.max(...copies.map(({ size }) => size[axis] as number))) as unknown as Vec3;
+  const cell = vec3((axis) => Math.max(...copies.map(({ size }) => size[axis])));
   const [columns, floors, ranks] = [times(shelf.width, cell[0]), times(shelf.height, cell[1]), times(shelf.depth, cell[2])];
   const all = columns * ranks * (piece.stands === 'stack' ? floors : 1);
   return inRows(copies.slice(0, Math.min(all, copies.length)), Math.max(1, columns), Math.max(1, ranks));
@@ -188,11 +188,9 @@ export const buildGood = (piece: Good, means: Means): Result<Built, PieceProblem
       },
     );
   const parts = stood.flatMap((each, number) => partsOf(piece, each, number));
-  const outside = [0, 1, 2].map((axis) =>
-    Math.max(...stood.map(({ copy, at }) => (at[axis] as number) + (copy.size[axis] as number))),
-  ) as unknown as Vec3;
+  const outside = vec3((axis) => Math.max(...stood.map(({ copy, at }) => at[axis] + copy.size[axis])));
   // What stands in front of the deepest is nothing; the least corner is where the first stands.
-  const least = [0, 1, 2].map((axis) => Math.min(...stood.map(({ at }) => at[axis] as number))) as unknown as Vec3;
+  const least = vec3((axis) => Math.min(...stood.map(({ at }) => at[axis])));
   const back: Vec3 = [-least[0] + 0, -least[1] + 0, -least[2] + 0];
   const nets = netsOf(stood.map(({ copy, at }) => ({ copy, at: add(at, back) })));
   return ok({

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { scaleFromRatio } from '../../measure/index.ts';
 import { crosses, folds } from '../../net/fold.testing.ts';
 import { foldedNet, inSpaceOf } from '../../net/index.ts';
-import { add, scaled, toSpace, type Vec3 } from '../../shape/index.ts';
+import { add, scaled, toSpace, type Vec3, vec3 } from '../../shape/index.ts';
 import {
   buildPiece,
   type FamilyName,
@@ -41,8 +41,7 @@ const standing = ({ net, copies }: StandingNet, copy = 0): readonly (readonly Ve
 };
 
 const boxRound = (corners: readonly Vec3[]): readonly [Vec3, Vec3] => {
-  const by = (pick: (...values: number[]) => number): Vec3 =>
-    [0, 1, 2].map((axis) => pick(...corners.map((corner) => corner[axis] as number))) as unknown as Vec3;
+  const by = (pick: (...values: number[]) => number): Vec3 => vec3((axis) => pick(...corners.map((corner) => corner[axis])));
   return [by(Math.min), by(Math.max)];
 };
 

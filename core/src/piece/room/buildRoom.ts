@@ -1,7 +1,7 @@
 // µm, doll size. A room as a piece: its shell, or several that are joined.
 import { movedMotion } from '../../assembly/index.ts';
 import { ok, type Result } from '../../kit/index.ts';
-import type { Vec3 } from '../../shape/index.ts';
+import { mapVec, type Vec3, vec3 } from '../../shape/index.ts';
 import type { Means } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import type { Built, SizeMark } from '../parts/built.ts';
@@ -32,9 +32,9 @@ export const buildRoom = (room: Room, means: Means): Result<Built, PieceProblem>
   const { sheets, clear, ring } = plan;
   const ft = sheets.floor.thickness;
   const lifted = (shells[0] as StandingShell).at[1];
-  const least = ([0, 1, 2] as const).map((axis) => Math.min(...made.reach.map((at) => at[axis]))) as unknown as Vec3;
-  const most = ([0, 1, 2] as const).map((axis) => Math.max(...made.reach.map((at) => at[axis]))) as unknown as Vec3;
-  const shift = least.map((value) => 0 - Math.floor(value)) as unknown as Vec3;
+  const least = vec3((axis) => Math.min(...made.reach.map((at) => at[axis])));
+  const most = vec3((axis) => Math.max(...made.reach.map((at) => at[axis])));
+  const shift = mapVec(least, (value) => 0 - Math.floor(value));
   const moved = ([x, y, z]: Vec3): Vec3 => [x + shift[0], y + shift[1], z + shift[2]];
   const inside = ring[2] ?? [0, 0];
   // Of rooms side by side the first is meant.

@@ -6,6 +6,7 @@ import {
   bounds,
   dot,
   intersection,
+  mapVec,
   normalOf,
   type Point,
   type Region,
@@ -69,7 +70,10 @@ const leafBeside = (part: Part, swing: Swing, made: MadePiece): readonly StickGu
   const run = upright ? dot(swing.along, pose.v) : dot(swing.along, pose.u);
   const [start, end] = [Math.min(0, run * length), Math.max(0, run * length)];
   const box = boxOf(door);
-  const middle = toPlane(pose, box.min.map((value, axis) => (value + (box.max[axis] as number)) / 2) as unknown as Vec3);
+  const middle = toPlane(
+    pose,
+    mapVec(box.min, (value, axis) => (value + box.max[axis]) / 2),
+  );
   const towards = upright ? middle[0] - x : middle[1] - y;
   return [1, -1].flatMap((way): readonly StickGuide[] => {
     if (way * towards > leaf) return [];
