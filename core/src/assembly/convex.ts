@@ -1,6 +1,7 @@
 // µm, doll size. Parts as convex solids, for those that do not stand square: found by separating axes (Gottschalk, Lin & Manocha 1996,
 // recalled), at rest and while one moves along a line.
 import {
+  AXES,
   add,
   cornersOfTriangles,
   cross,
@@ -40,18 +41,16 @@ const once = <T>(make: () => T): (() => T) => {
 };
 
 const boxRound = (points: readonly Vec3[]): Box => {
-  const [min, max]: [number[], number[]] = [
-    [Infinity, Infinity, Infinity],
-    [-Infinity, -Infinity, -Infinity],
-  ];
+  const min: [number, number, number] = [Infinity, Infinity, Infinity];
+  const max: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const point of points) {
-    for (let axis = 0; axis < 3; axis += 1) {
-      const value = point[axis] as number;
-      if (value < (min[axis] as number)) min[axis] = value;
-      if (value > (max[axis] as number)) max[axis] = value;
+    for (const axis of AXES) {
+      const value = point[axis];
+      if (value < min[axis]) min[axis] = value;
+      if (value > max[axis]) max[axis] = value;
     }
   }
-  return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
+  return { min, max };
 };
 
 /** The directions of a ring's sides in its plane, parallel ones once: told apart by their angle to a millionth. */

@@ -1,3 +1,4 @@
+import { AXES } from '../shape/index.ts';
 import { findContacts } from './contacts.ts';
 import { TOUCH } from './convex.ts';
 import { findInterference, type Interference } from './interference.ts';
@@ -33,9 +34,7 @@ const CARCASS: ReadonlySet<Role> = new Set(['side', 'last side', 'top', 'bottom'
 const stands = (part: Part): boolean => CARCASS.has(part.role);
 
 const intrudes = (box: Box, clear: Box): boolean =>
-  [0, 1, 2].every(
-    (axis) => (box.min[axis] as number) < (clear.max[axis] as number) && (clear.min[axis] as number) < (box.max[axis] as number),
-  );
+  AXES.every((axis) => box.min[axis] < clear.max[axis] && clear.min[axis] < box.max[axis]);
 
 /** What lies on the ground by itself and is no more than so many times as high as its foot is wide stays there: a plate, a pencil. Common practice, no source. */
 const STEADY = 3;

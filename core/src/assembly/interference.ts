@@ -1,6 +1,18 @@
 // µm, doll size. Two parts interfere when they share volume: exactly, for parts square to the axes with any outlines; beyond a hundredth
 // of a millimetre, where one of them slants.
-import { asRect, bounds, intersection, liesIn, normalOf, type Point, type Rect, type Region, rectRing, toSpace } from '../shape/index.ts';
+import {
+  AXES,
+  asRect,
+  bounds,
+  intersection,
+  liesIn,
+  normalOf,
+  type Point,
+  type Rect,
+  type Region,
+  rectRing,
+  toSpace,
+} from '../shape/index.ts';
 import { convexOf, meets } from './convex.ts';
 import { axisOf, type Box, type Boxed, boxesOverlap, boxOf, isPlainBox, isSquare, type Part } from './part.ts';
 import { coaxial, roundsMeet } from './round.ts';
@@ -13,10 +25,17 @@ type Axis = 0 | 1 | 2;
 
 type InSpace = { readonly region: Region; readonly normal: Axis; readonly plane: readonly [Axis, Axis] };
 
+/** The axes that a plane spans, by its normal. */
+const SPANNED = [
+  [1, 2],
+  [0, 2],
+  [0, 1],
+] as const;
+
 /** The region in space axes: x and y become the two axes that the part's plane spans, in ascending order. */
 const inSpaceAxes = (part: Part): InSpace => {
   const normal = axisOf(normalOf(part.pose)) as Axis;
-  const plane = ([0, 1, 2] as const).filter((axis) => axis !== normal) as unknown as readonly [Axis, Axis];
+  const plane = SPANNED[normal];
   const place = (point: Point): Point => {
     const at = toSpace(part.pose, point);
     return [at[plane[0]], at[plane[1]]];
@@ -53,7 +72,7 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
   if (filled.includes(false)) return false;
   if (filled.every(Boolean)) return true;
   if (inA.normal === inB.normal) return intersection(inA.region, inB.region).length > 0;
-  const common = ([0, 1, 2] as const).find((axis) => axis !== inA.normal && axis !== inB.normal) as Axis;
+  const common = AXES.find((axis) => axis !== inA.normal && axis !== inB.normal) as Axis;
   const alongA = spansAlong(inA, common, [boxB.min[inB.normal], boxB.max[inB.normal]]);
   const alongB = spansAlong(inB, common, [boxA.min[inA.normal], boxA.max[inA.normal]]);
   return alongA.some(([from, to]) => alongB.some(([start, end]) => from < end && start < to));
@@ -63,7 +82,7 @@ export const shareVolume = (a: Part, b: Part, boxA: Box, boxB: Box): boolean => 
 const TOUCHES = 60;
 
 const overlapsWell = (a: Box, b: Box): boolean =>
-  ([0, 1, 2] as const).every((axis) => Math.min(a.max[axis], b.max[axis]) - Math.max(a.min[axis], b.min[axis]) > TOUCHES);
+  AXES.every((axis) => Math.min(a.max[axis], b.max[axis]) - Math.max(a.min[axis], b.min[axis]) > TOUCHES);
 
 /** Whether two things that were put beside each other share volume; gives the first pair of parts that does, by index. */
 export const clashOf = (a: Boxed, b: Boxed): readonly [number, number] | undefined => {

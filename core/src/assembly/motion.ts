@@ -1,5 +1,5 @@
 // µm, doll size. What turns or slides once the piece is built, and what stands in its way.
-import { mapVec, scaled, turnAbout, type Vec3 } from '../shape/index.ts';
+import { AXES, mapVec, scaled, turnAbout, type Vec3 } from '../shape/index.ts';
 import { boxTurned, type Convex, convexOf, meets, TOUCH, turned } from './convex.ts';
 import type { Motion } from './moves.ts';
 import { around, axisOf, type Box, type Boxed, boxOf, type Part, plainly } from './part.ts';
@@ -49,9 +49,7 @@ const anglesOf = ({ at, along, angle }: Motion & { kind: 'swing' }, solids: read
  *  than r·(1 − cos(step ÷ 2)). */
 const sweepOf = ({ at, along, angle }: Motion & { kind: 'swing' }, group: Box): Box => {
   const steps = Array.from({ length: STEPS + 1 }, (_, index) => boxTurned(turnAbout(at, along, (angle * index) / STEPS), group));
-  const radius = Math.hypot(
-    ...[0, 1, 2].map((axis) => Math.max(...[group.min, group.max].map((end) => Math.abs((end[axis] as number) - (at[axis] as number))))),
-  );
+  const radius = Math.hypot(...AXES.map((axis) => Math.max(...[group.min, group.max].map((end) => Math.abs(end[axis] - at[axis])))));
   const bulge = radius * (1 - Math.cos(angle / STEPS / 2));
   const { min, max } = around(steps);
   return { min: mapVec(min, (value) => value - bulge), max: mapVec(max, (value) => value + bulge) };

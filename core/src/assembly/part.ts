@@ -1,5 +1,5 @@
 // µm, doll size. The assembly stands with its lower left back corner at the origin: x right, y up, z towards the viewer.
-import { asRect, bounds, normalOf, type Point, type Pose, type Region, rectRing, toSpace, type Vec3, vec3 } from '../shape/index.ts';
+import { AXES, asRect, bounds, normalOf, type Point, type Pose, type Region, rectRing, toSpace, type Vec3, vec3 } from '../shape/index.ts';
 import type { Motion } from './moves.ts';
 
 /** What a part is in its piece, in the order in which parts usually go on: what stands first, what is inside before the last side,
@@ -126,20 +126,21 @@ export const boxOf = (part: Part): Box => {
   if (part.upper) return boxOfTaper(part);
   const { origin, u, v } = part.pose;
   const n = normalOf(part.pose);
-  const [min, max]: [number[], number[]] = [[], []];
-  for (let axis = 0; axis < 3; axis += 1) {
+  const min: [number, number, number] = [0, 0, 0];
+  const max: [number, number, number] = [0, 0, 0];
+  for (const axis of AXES) {
     let [low, high] = [Infinity, -Infinity];
-    const [o, a, b] = [origin[axis] as number, u[axis] as number, v[axis] as number];
+    const [o, a, b] = [origin[axis], u[axis], v[axis]];
     for (const [x, y] of part.region.outline) {
       const value = o + a * x + b * y;
       if (value < low) low = value;
       if (value > high) high = value;
     }
-    const through = (n[axis] as number) * part.thickness;
-    min.push(low + Math.min(0, through));
-    max.push(high + Math.max(0, through));
+    const through = n[axis] * part.thickness;
+    min[axis] = low + Math.min(0, through);
+    max[axis] = high + Math.max(0, through);
   }
-  return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
+  return { min, max };
 };
 
 /** A part as it counts when only what is surely free may be called free: a curved outline as its box, and without curved holes. */

@@ -1,5 +1,6 @@
 // µm, doll size. The faces of parts, gathered by the planes that they lie in.
 import {
+  AXES,
   add,
   bounds,
   cross,
@@ -77,8 +78,7 @@ const squarePlane = ({ planes }: Found, axis: Axis, at: number): Plane => {
 };
 
 /** The axis that a face looks along, when it looks along one. */
-const squareAxis = (normal: Vec3, within = 1e-9): Axis | undefined =>
-  ([0, 1, 2] as const).find((each) => Math.abs(normal[each]) > 1 - within);
+const squareAxis = (normal: Vec3, within = 1e-9): Axis | undefined => AXES.find((each) => Math.abs(normal[each]) > 1 - within);
 
 /** Where a box's face across an axis lies in that axis's plane, as `basisOf` lays it out. */
 const FACE_RECT: Readonly<Record<Axis, (min: Vec3, max: Vec3) => Rect>> = {

@@ -1,6 +1,20 @@
 // µm, doll size. Parts that go round an axis: discs, rings, tubes, cones, dowels. Two that have their axis in common are told apart by their
 // profiles alone, and touch all round where those lie on one another.
-import { add, dot, minus, normalOf, type Point, type Pose, type Ring, ringArea, scaled, toSpace, unit, type Vec3 } from '../shape/index.ts';
+import {
+  AXES,
+  add,
+  dot,
+  minus,
+  normalOf,
+  type Point,
+  type Pose,
+  type Ring,
+  ringArea,
+  scaled,
+  toSpace,
+  unit,
+  type Vec3,
+} from '../shape/index.ts';
 import { type Convex, meets } from './convex.ts';
 import { type Part, upperOf } from './part.ts';
 import { type Contact, isFacet } from './touching.ts';
@@ -162,7 +176,7 @@ const SHAPE = 'shape';
 const shapeKey = ({ pose }: Part, ring: Ring): string => {
   const corners = ring.map((point) => toSpace(pose, point));
   const normal = normalOf(pose).map((value) => Math.abs(Math.round(value * 1e6)));
-  const across = ([0, 1, 2] as const).filter((axis) => (normal[axis] as number) < 999_999);
+  const across = AXES.filter((axis) => (normal[axis] as number) < 999_999);
   const box = across.flatMap((axis) => {
     const values = corners.map((corner) => corner[axis]);
     return [Math.min(...values), Math.max(...values)].map(Math.round);

@@ -3,7 +3,7 @@ import type { ManifoldToplevel } from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { UM } from '../measure/index.ts';
 import { openKernel, solidOf } from '../piece/kernel.testing.ts';
-import { bounds, rectRing, regionArea } from '../shape/index.ts';
+import { AXES, bounds, rectRing, regionArea } from '../shape/index.ts';
 import { type Assembly, boxOf, findInterference, inspect, type Part, spliced } from './index.ts';
 
 let kernel: ManifoldToplevel;
@@ -128,7 +128,7 @@ describe('parts larger than every sheet', () => {
       board(`top, layer ${number}`, 1_000_000, 300_000, { origin: [0, 0, number * T], u: [1, 0, 0], v: [0, 1, 0] });
     const made = spliced(assembly([layer(0), layer(1), layer(2)], 1_000_000, 300_000, 3 * T), from(520_000, 760_000));
     expect(made.assembly.parts.some(({ role }) => role === 'strip')).toBe(false);
-    const joints = [0, 1, 2].map((number) => {
+    const joints = AXES.map((number) => {
       const first = made.assembly.parts.find(({ id }) => id === `top, layer ${number} piece 1`) as Part;
       return bounds(first.region.outline).x1;
     });

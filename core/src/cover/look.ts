@@ -1,6 +1,6 @@
 import { assertNever } from '../kit/index.ts';
 import { type Scale, UM } from '../measure/index.ts';
-import type { Rect } from '../shape/index.ts';
+import { mapVec, type Rect, type Vec3, vec3 } from '../shape/index.ts';
 import type { Art, SignFace, Swatch } from './finish.ts';
 import { DRAWINGS, type Fill, isOfTones, PAINTINGS, PATTERNS, type PatternName, type PatternSizes, type Tint } from './pattern/index.ts';
 import type { PictureUse } from './picture.ts';
@@ -76,14 +76,14 @@ export const lookOf = (art: Art, palette: readonly Swatch[], { doll, real }: Sca
   }
 };
 
-type Rgb = readonly [r: number, g: number, b: number];
+type Rgb = Vec3;
 
-export const toRgb = (colour: string): Rgb => [1, 3, 5].map((at) => Number.parseInt(colour.slice(at, at + 2), 16)) as unknown as Rgb;
+/** Red, green and blue of a colour, 0 to 255 each. */
+export const toRgb = (colour: string): Rgb => vec3((at) => Number.parseInt(colour.slice(2 * at + 1, 2 * at + 3), 16));
 
 const toHex = (rgb: Rgb): string => `#${rgb.map((value) => Math.round(value).toString(16).padStart(2, '0')).join('')}`;
 
-const blend = (one: Rgb, other: Rgb, share: number): Rgb =>
-  one.map((value, index) => value + ((other[index] as number) - value) * share) as unknown as Rgb;
+const blend = (one: Rgb, other: Rgb, share: number): Rgb => mapVec(one, (value, at) => value + (other[at] - value) * share);
 
 /** The colour of a tint: its ink, mixed with another, then lightened or darkened. */
 export const tintOf = ({ ink, tone = 0, mix }: Tint, colours: readonly string[]): string => {

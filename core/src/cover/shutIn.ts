@@ -1,6 +1,6 @@
 // µm, doll size. Space is cut at every coordinate of the parts, and what no way from outside reaches is shut in.
 import { type Box, isSquare, type Part } from '../assembly/index.ts';
-import { bounds, liesIn, normalOf, type Region, rectRing, toPlane, type Vec3, vec3 } from '../shape/index.ts';
+import { AXES, bounds, liesIn, normalOf, type Region, rectRing, toPlane, type Vec3, vec3 } from '../shape/index.ts';
 import type { Face } from './surface.ts';
 
 /** The walls of space: the sorted coordinates along each axis, and one cell more outside either end. */
@@ -20,13 +20,13 @@ const openingsOf = (part: Part): readonly Vec3[] =>
   });
 
 const gridOf = (parts: readonly Part[], boxes: readonly Box[]): Grid => {
-  const at = [0, 1, 2].map((axis) =>
+  const at = AXES.map((axis) =>
     sorted([
-      ...boxes.flatMap(({ min, max }) => [min[axis] as number, max[axis] as number]),
-      ...parts.flatMap((part) => openingsOf(part).map((point) => point[axis] as number)),
+      ...boxes.flatMap(({ min, max }) => [min[axis], max[axis]]),
+      ...parts.flatMap((part) => openingsOf(part).map((point) => point[axis])),
     ]),
   );
-  return { at, counts: at.map(({ length }) => length + 1) as unknown as Grid['counts'] };
+  return { at, counts: vec3((axis) => (at[axis]?.length ?? 0) + 1) };
 };
 
 const cellIndex = ([nx, ny]: Grid['counts'], x: number, y: number, z: number): number => x + nx * (y + ny * z);
@@ -98,7 +98,7 @@ const put = (into: Map<number, Box[]>, offset: number, cell: Box): void => {
 };
 
 const byPlane = (closed: readonly Box[]): ByPlane => {
-  const found = [0, 1, 2].map(() => [new Map<number, Box[]>(), new Map<number, Box[]>()] as const);
+  const found = AXES.map(() => [new Map<number, Box[]>(), new Map<number, Box[]>()] as const);
   for (const cell of closed) {
     found.forEach(([beyond, below], axis) => {
       put(beyond, cell.min[axis] as number, cell);

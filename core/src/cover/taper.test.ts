@@ -75,7 +75,7 @@ describe('the side of a frustum, unrolled', () => {
       ] as const)
         expect(apart(flat[p], flat[q])).toBeCloseTo(apart(space[p], space[q]), 3);
       const middle: Point = [(flat[0][0] + flat[2][0]) / 2, (flat[0][1] + flat[2][1]) / 2];
-      const there: Vec3 = vec3((axis) => ((space[0][axis] as number) + (space[2][axis] as number)) / 2);
+      const there: Vec3 = vec3((axis) => (space[0][axis] + space[2][axis]) / 2);
       expect(apart(rolledUp(quads, middle), there)).toBeLessThan(1);
       // The next stretch begins where this one ends.
       const next = quads[index + 1];

@@ -1,7 +1,7 @@
 // µm, doll size. The sides of parts that taper or are cut at a slant, laid flat: a bevelled edge is a plane of its own, a cone is unrolled.
 
 import type { Part } from '../assembly/index.ts';
-import { add, cross, dot, minus, type Point, type Pose, type Region, scaled, toSpace, unit, type Vec3 } from '../shape/index.ts';
+import { add, cross, dot, mapFour, minus, type Point, type Pose, type Region, scaled, toSpace, unit, type Vec3 } from '../shape/index.ts';
 
 /** A plane stretch of a side: its corners as they lie flat and in space, the two below first. */
 export type Quad = { readonly flat: readonly [Point, Point, Point, Point]; readonly space: readonly [Vec3, Vec3, Vec3, Vec3] };
@@ -32,7 +32,7 @@ export const unrolled = (
   for (let index = 0; index + 1 < under.length; index += 1) {
     const space: Quad['space'] = [under[index] as Vec3, under[index + 1] as Vec3, over[index + 1] as Vec3, over[index] as Vec3];
     const plane = planeOf(space);
-    const local = space.map((point) => inPlane(plane, point)) as unknown as Quad['flat'];
+    const local = mapFour(space, (point) => inPlane(plane, point));
     const before = quads.at(-1);
     if (!before) {
       quads.push({ flat: local, space });
@@ -42,10 +42,10 @@ export const unrolled = (
     const [, from, to] = before.flat;
     const angle = Math.atan2(to[1] - from[1], to[0] - from[0]) - Math.atan2(local[3][1] - local[0][1], local[3][0] - local[0][0]);
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
-    const flat = local.map(([x, y]): Point => {
+    const flat = mapFour(local, ([x, y]): Point => {
       const [dx, dy] = [x - local[0][0], y - local[0][1]];
       return [from[0] + dx * cos - dy * sin, from[1] + dx * sin + dy * cos];
-    }) as unknown as Quad['flat'];
+    });
     quads.push({ flat, space });
   }
   const [first, last] = [quads[0] as Quad, quads.at(-1) as Quad];
@@ -88,7 +88,7 @@ export const ontoRolled = (quads: readonly Quad[], figure: readonly Vec3[], with
     const plane = planeOf(quad.space);
     const n = cross(plane.u, plane.v);
     if (!figure.every((point) => Math.abs(dot(minus(point, plane.origin), n)) <= within)) continue;
-    const local = quad.space.map((point) => inPlane(plane, point)) as unknown as Quad['flat'];
+    const local = mapFour(quad.space, (point) => inPlane(plane, point));
     const [a, d] = [local[0], local[3]];
     const [fa, fd] = [quad.flat[0], quad.flat[3]];
     const angle = Math.atan2(fd[1] - fa[1], fd[0] - fa[0]) - Math.atan2(d[1] - a[1], d[0] - a[0]);

@@ -20,7 +20,7 @@ const items = (most: number) =>
       }),
       { minLength: 1, maxLength: most },
     )
-    .map((list): readonly CutItem[] => list.map((item, index) => ({ ...item, id: `part ${index}`, lies: item.lies as CutItem['lies'] })));
+    .map((list): readonly CutItem[] => list.map((item, index) => ({ ...item, id: `part ${index}`, lies: item.lies })));
 
 const lyingOn = (sheet: ReturnType<typeof layOut>['sheets'][number], all: readonly CutItem[]) =>
   sheet.placements.map(({ id, x, y, turn }) => {

@@ -31,9 +31,9 @@ const bySize = (groups: readonly CutGroup[]): readonly string[] | undefined => {
   const order = sizes.toSorted((a, b) => b - a);
   return sizes.map((each) => {
     const place = order.indexOf(each);
-    if (groups.length === 2) return (place === 0 ? longer : shorter) as string;
-    if (place === 0) return long as string;
-    return (place === groups.length - 1 ? short : `${place + 1}${place === 1 ? 'nd' : place === 2 ? 'rd' : 'th'} ${long}`) as string;
+    if (groups.length === 2) return place === 0 ? longer : shorter;
+    if (place === 0) return long;
+    return place === groups.length - 1 ? short : `${place + 1}${place === 1 ? 'nd' : place === 2 ? 'rd' : 'th'} ${long}`;
   });
 };
 

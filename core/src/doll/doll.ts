@@ -67,13 +67,13 @@ const shape = {
   measures: z.partialRecord(z.enum(BODY_MEASURES), measure).default({}),
 };
 
-export const dollSchema: z.ZodType<Doll> = z.strictObject(shape) as unknown as z.ZodType<Doll>;
+export const dollSchema: z.ZodType<Doll> = z.strictObject(shape);
 
 export const companionSchema: z.ZodType<Companion> = z.strictObject({
   ...shape,
   id: textField(60, 1),
   uses: z.union([z.literal('all'), z.array(textField(80, 1)).max(200)]).default('all'),
-}) as unknown as z.ZodType<Companion>;
+});
 
 /** The set's scale: the doll's height to the stature of whom she stands for, or the usual ratio that was chosen. */
 export const scaleOf = (doll: Doll): Scale =>

@@ -1,6 +1,6 @@
 // µm, doll size. Solids with flat faces, and some that are open, as paper is folded to them: corners, and faces that run round counter-clockwise as
 // they are seen from outside.
-import { cross, dot, minus, type Pose, scaled, type Vec3 } from '../shape/index.ts';
+import { AXES, cross, dot, minus, type Pose, scaled, type Vec3 } from '../shape/index.ts';
 
 export type PolyFace = { readonly name: string; readonly ring: readonly number[] };
 export type Polyhedron = { readonly corners: readonly Vec3[]; readonly faces: readonly PolyFace[] };
@@ -91,7 +91,7 @@ export const houseOf = (width: number, depth: number, wall: number, ridge: numbe
 
 /** Which way a face looks: unit normal, outwards. */
 export const normalOfFace = ({ corners }: Polyhedron, { ring }: PolyFace): Vec3 => {
-  const [a, b, c] = [0, 1, 2].map((index) => corners[ring[index] as number] as Vec3) as [Vec3, Vec3, Vec3];
+  const [a, b, c] = AXES.map((index) => corners[ring[index] as number] as Vec3) as [Vec3, Vec3, Vec3];
   const n = cross(minus(b, a), minus(c, b));
   const length = Math.hypot(...n);
   return [n[0] / length, n[1] / length, n[2] / length];

@@ -130,8 +130,7 @@ export const svgZip = (
 /** A day for all files of a zip, so that equal files give equal bytes. */
 const A_DAY = new Date(1980, 0, 1);
 
-const zipped = (files: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> =>
-  zipSync(files, { level: 6, mtime: A_DAY }) as Uint8Array<ArrayBuffer>;
+const zipped = (files: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(files, { level: 6, mtime: A_DAY });
 
 /** Texts as one zip, by their names. */
 export const textZip = (files: readonly { readonly name: string; readonly text: string }[]): Uint8Array<ArrayBuffer> =>

@@ -28,3 +28,6 @@ export type Raw = {
   readonly page: { readonly xobjects: Record<string, unknown>; readonly resources: Ref };
   readonly _root: Ref;
 };
+
+/** What a PDF document can do beside what its types tell. */
+export const rawOf = (pdf: Document): Raw => pdf as unknown as Raw;

@@ -3,7 +3,7 @@ import { zlibSync } from 'fflate';
 import { moveBy, paintTones, TONES_EDGE } from '../cover/index.ts';
 import type { TonesMark } from '../print/index.ts';
 import { rectRing } from '../shape/index.ts';
-import { type Document, drawRings, points, type Raw, type Ref } from './raw.ts';
+import { type Document, drawRings, points, type Ref, rawOf } from './raw.ts';
 
 /** Sixty-four tones are more than paper tells apart, and take half the room and time of 256. */
 const toSixtyFour = (tones: Uint8Array): Uint8Array => {
@@ -38,7 +38,7 @@ const squareImage = (pdf: Document, look: TonesMark['look'], plane: Plane, colum
   const window = { x0: column * edge - lap, y0: row * edge - lap, x1: (column + 1) * edge + lap, y1: (row + 1) * edge + lap };
   const tones = paintTones(look, window, pixel);
   if (!tones) return undefined;
-  const raw = pdf as unknown as Raw;
+  const raw = rawOf(pdf);
   if (!plane.colours) {
     plane.colours = raw.ref({});
     plane.colours.end(tones.palette);
@@ -58,7 +58,7 @@ const squareImage = (pdf: Document, look: TonesMark['look'], plane: Plane, colum
 
 /** Pictures of tones at 300 dots to the inch: those squares of the look's plane that the window shows. What of them lies beside it is clipped. */
 export const drawTones = (pdf: Document, { look, window, place }: TonesMark, height: number, known: Squares, pixel: number): void => {
-  const raw = pdf as unknown as Raw;
+  const raw = rawOf(pdf);
   const edge = SQUARE * pixel;
   const plane: Plane = known.get(look) ?? { colours: null, squares: new Map() };
   known.set(look, plane);

@@ -17,7 +17,7 @@ import {
   type TextMark,
   type WordsMark,
 } from '../print/index.ts';
-import { type Document, drawRings, points, type Raw, type Ref } from './raw.ts';
+import { type Document, drawRings, points, type Ref, rawOf } from './raw.ts';
 import { drawTones, type Squares } from './tones.ts';
 
 /** Complete TrueType fonts: the first is used wherever it has every letter of a text, the second otherwise. The other two are for signs. */
@@ -60,7 +60,7 @@ type Layers = ReadonlyMap<PageLayer, Ref>;
 
 /** Layers that a reader can show and hide (ISO 32000-1, 8.11: optional content), the uppermost named first. */
 const makeLayers = (pdf: Document): Layers => {
-  const raw = pdf as unknown as Raw;
+  const raw = rawOf(pdf);
   const layers = new Map(
     PAGE_LAYERS.map((name) => {
       const group = raw.ref({ Type: 'OCG', Name: new String(name) });
@@ -98,7 +98,7 @@ const drawPicture = (pdf: Document, { picture, matrix }: PictureMark, height: nu
     image.embed(pdf);
     opened.set(picture, image);
   }
-  const raw = pdf as unknown as Raw;
+  const raw = rawOf(pdf);
   raw.page.xobjects[image.label] = image.obj;
   pdf.save();
   pdf.transform(...(flipped(matrix, height) as Parameters<Document['transform']>));
@@ -166,7 +166,7 @@ const drawMarks = (pdf: Document, marks: readonly Mark[], height: number, means:
 
 /** A page, layer by layer; larger about its middle where the printer shrinks it. */
 const drawPage = (pdf: Document, page: Page, layers: Layers, means: Means): void => {
-  const raw = pdf as unknown as Raw;
+  const raw = rawOf(pdf);
   raw.page.resources.data.Properties = Object.fromEntries(layers);
   const [byX, byY] = page.correction;
   pdf.save();

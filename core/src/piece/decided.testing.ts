@@ -16,10 +16,7 @@ export const mm = (value: number) => ({ doll: Math.round(value * UM.mm) });
 export const decided = (key: string, decisions: Readonly<Record<string, unknown>> = {}): Piece => {
   const preset = PRESETS.find((each) => each.key === key);
   if (!preset) throw new Error(key);
-  return Object.entries(decisions).reduce(
-    (piece, [path, value]) => withValueAt(piece, path.split('.'), value),
-    fromPreset(preset, 'p', 1),
-  ) as Piece;
+  return Object.entries(decisions).reduce((piece, [path, value]) => withValueAt(piece, path.split('.'), value), fromPreset(preset, 'p', 1));
 };
 
 /** Means at full scale with boards so thick, the first of them the usual one. */

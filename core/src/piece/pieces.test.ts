@@ -14,7 +14,7 @@ import {
   unitsOf,
 } from '../assembly/index.ts';
 import { dollOf, dollUm, scaleFromRatio } from '../measure/index.ts';
-import { bounds, type Ring, rectRing, regionArea } from '../shape/index.ts';
+import { AXES, bounds, type Ring, rectRing, regionArea } from '../shape/index.ts';
 import {
   buildPiece,
   type FamilyName,
@@ -384,8 +384,8 @@ describe('what is held', () => {
           dollOf(each as never, scaleFromRatio(6)),
         );
         expect(outside?.outside.max).toEqual(stated);
-        expect([0, 1, 2].map((axis) => (inside?.clear.max[axis] as number) - (inside?.clear.min[axis] as number))).toEqual(stated);
-        expect([0, 1, 2].map((axis) => (inside?.outside.max[axis] as number) - (outside?.outside.max[axis] as number))).toEqual(
+        expect(AXES.map((axis) => (inside?.clear.max[axis] as number) - (inside?.clear.min[axis] as number))).toEqual(stated);
+        expect(AXES.map((axis) => (inside?.outside.max[axis] as number) - (outside?.outside.max[axis] as number))).toEqual(
           less.map((count) => count * thickness),
         );
       }

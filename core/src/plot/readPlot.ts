@@ -65,6 +65,9 @@ const pathOf = (name: string, at: Readonly<Record<string, string>>): string | nu
   }
 };
 
+/** A point of a command's numbers. */
+const pointOf = (numbers: readonly number[], at: number): Point => [numbers[at] ?? 0, numbers[at + 1] ?? 0];
+
 /** Points of a cubic curve after its first, as many as its bend needs. */
 const bent = (a: Point, b: Point, c: Point, d: Point, chord: number): readonly Point[] => {
   const off = Math.max(
@@ -100,10 +103,7 @@ const linesOf = (path: InstanceType<typeof svgpath>, chord: number): readonly Om
     if (kind === 'L') points.push([to[0] as number, to[1] as number]);
     else if (kind === 'H') points.push([to[0] as number, y]);
     else if (kind === 'V') points.push([x, to[0] as number]);
-    else if (kind === 'C')
-      points.push(
-        ...bent(here, [to[0], to[1]] as unknown as Point, [to[2], to[3]] as unknown as Point, [to[4], to[5]] as unknown as Point, chord),
-      );
+    else if (kind === 'C') points.push(...bent(here, pointOf(to, 0), pointOf(to, 2), pointOf(to, 4), chord));
     else if (kind === 'Q') {
       const [cx, cy, ex, ey] = to as [number, number, number, number];
       const third = (from: number, by: number) => from + (2 / 3) * (by - from);

@@ -11,7 +11,11 @@ const NEAR = 15_000;
 
 type Corners = readonly [Point, Point, Point, Point];
 
-const cornersOf = ({ outline }: NetTab): Corners => outline as unknown as Corners;
+/** A tab is a quadrilateral. */
+const cornersOf = ({ outline: [a, b, c, d] }: NetTab): Corners => {
+  if (!a || !b || !c || !d) throw new Error('a tab has four corners');
+  return [a, b, c, d];
+};
 
 const middleOf = ([a, b, c, d]: Corners): Point => [(a[0] + b[0] + c[0] + d[0]) / 4, (a[1] + b[1] + c[1] + d[1]) / 4];
 

@@ -42,7 +42,7 @@ describe('how far things stand from one another', () => {
   it('a row is spaced evenly: its ends where they are, or from wall to wall', () => {
     const standing = [at('b', 150, 20), at('a', 60, 20), at('c', 260, 24), at('d', 400, 20), at('far', 250, 300)].map(stand);
     for (const row of evenRows(space, standing, 'b').filter(({ along }) => along === 'x')) {
-      const there = row.placed.map((placed) => stand(placed).body.whole as Box);
+      const there = row.placed.map((placed) => stand(placed).body.whole);
       const read = there.slice(1).map(({ min }, index) => min[0] - (there[index] as Box).max[0]);
       expect(row.placed.map(({ piece }) => piece)).toEqual(['a', 'b', 'c', 'd']);
       for (const gap of read) expect(Math.abs(gap - row.gap)).toBeLessThanOrEqual(1);

@@ -1,6 +1,6 @@
 // µm, doll size. Whether what stands in a room stands free: of each other, of the walls; whether it opens, and whether one gets to it.
 import { type Box, type Boxed, boxesOverlap, clashOf, runsInto } from '../assembly/index.ts';
-import { isInRing, type Point } from '../shape/index.ts';
+import { AXES, isInRing, type Point } from '../shape/index.ts';
 import type { Standing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
@@ -43,7 +43,7 @@ const opens = remembered<Standing>(({ motions, body }, other) => motions.some((m
 /** Whether something of a thing opens into another. What opens reaches no further than the thing is large. */
 const opensInto = (one: Standing, other: Boxed): boolean => {
   const { min, max } = one.body.whole;
-  const reach = Math.hypot(...([0, 1, 2] as const).map((axis) => max[axis] - min[axis]));
+  const reach = Math.hypot(...AXES.map((axis) => max[axis] - min[axis]));
   return boxesOverlap(grownBy(one.body.whole, reach), other.whole) && opens(one, other);
 };
 

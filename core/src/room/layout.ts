@@ -35,7 +35,7 @@ export const layoutSchema: z.ZodType<RoomLayout> = z.strictObject({
     )
     .max(200)
     .default([]),
-}) as unknown as z.ZodType<RoomLayout>;
+});
 
 /** The layout that counts of a room: the one that was chosen, else its first. */
 export const layoutOf = (layouts: readonly RoomLayout[], room: string): RoomLayout | undefined =>

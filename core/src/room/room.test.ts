@@ -27,7 +27,7 @@ describe('where things stand', () => {
   it('the middle of the floor that they cover is where they were put, on the floor, however they are turned', () => {
     for (const turn of [0, 45, 90, 130, 180, 270]) {
       const { body } = stand(put('a', 200, 150, 0, turn));
-      const middle = ([0, 2] as const).map((axis) => (body.whole.min[axis] + body.whole.max[axis]) / 2 - (space.corner[axis] as number));
+      const middle = ([0, 2] as const).map((axis) => (body.whole.min[axis] + body.whole.max[axis]) / 2 - space.corner[axis]);
       expect(middle[0]).toBeCloseTo(200_000, -1);
       expect(middle[1]).toBeCloseTo(150_000, -1);
       expect(body.whole.min[1]).toBeCloseTo(space.corner[1], 3);

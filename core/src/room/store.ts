@@ -1,7 +1,7 @@
 // µm, doll size. How a room is put away: the flat boards that it comes apart into, or folded.
 import { boxOf, type Part } from '../assembly/index.ts';
 import type { Room } from '../piece/index.ts';
-import { bounds, dot, normalOf } from '../shape/index.ts';
+import { AXES, bounds, dot, normalOf } from '../shape/index.ts';
 
 /** A room put away. Taken apart: so many boards, the largest of them, and how high they are on one another with what is glued to them; a room that is
  *  glued does not come apart, and is as large as it stands. */
@@ -20,9 +20,7 @@ const MAIN = /\/(?:storey-\d+-)?(?:floor|ceiling|wall-\d+|between-\d+)(?:~\d+)?$
  *  Shape: room, parts → sizes of the pile. What stands out from a wall (frames, sills, strips) counts to its thickness. */
 export const storedOf = (room: Room, parts: readonly Part[]): Stored => {
   const whole = parts.map(boxOf);
-  const size = ([0, 1, 2] as const).map(
-    (axis) => Math.max(...whole.map(({ max }) => max[axis])) - Math.min(...whole.map(({ min }) => min[axis])),
-  );
+  const size = AXES.map((axis) => Math.max(...whole.map(({ max }) => max[axis])) - Math.min(...whole.map(({ min }) => min[axis])));
   const [wide, high, deep] = size as [number, number, number];
   if (room.joined === 'glued') return { apart: false, boards: 1, width: wide, depth: deep, height: high };
   const mains = parts.filter(({ id }) => MAIN.test(id));

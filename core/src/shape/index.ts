@@ -22,10 +22,12 @@ export {
   signedArea,
 } from './plane.ts';
 export {
+  AXES,
   type AxisIndex,
   add,
   cross,
   dot,
+  mapFour,
   mapVec,
   minus,
   movedPose,

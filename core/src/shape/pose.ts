@@ -5,9 +5,18 @@ export type Vec3 = readonly [x: number, y: number, z: number];
 
 /** An axis of space: x, y, z. */
 export type AxisIndex = 0 | 1 | 2;
+export const AXES: readonly AxisIndex[] = [0, 1, 2];
 
 /** A vector by what it is along each axis. */
 export const vec3 = (along: (axis: AxisIndex) => number): Vec3 => [along(0), along(1), along(2)];
+
+/** A tuple of four, each made anew. */
+export const mapFour = <T, U>([a, b, c, d]: readonly [T, T, T, T], to: (value: T) => U): readonly [U, U, U, U] => [
+  to(a),
+  to(b),
+  to(c),
+  to(d),
+];
 
 /** A vector with each of its three made anew. */
 export const mapVec = ([x, y, z]: Vec3, to: (value: number, axis: AxisIndex) => number): Vec3 => [to(x, 0), to(y, 1), to(z, 2)];

@@ -1,5 +1,5 @@
 // Boards as they are bought for a scale.
-import { type DollUm, type Scale, UM } from '../measure/index.ts';
+import { type Scale, UM } from '../measure/index.ts';
 import { type Board, boardSchema } from './board.ts';
 
 /** Thicknesses that foam board, mount board and card are sold in, in mm. Common practice, no source. */
@@ -27,6 +27,4 @@ export const usualBoard = ({ real, doll }: Scale): Board => {
 
 /** Boards that could be bought beside those of a set, the thickest first. */
 export const boardsToGet = (boards: readonly Board[]): readonly Board[] =>
-  SOLD.map(boardOf).filter(
-    ({ id, nominal }) => !boards.some((had) => had.id === id || (had.measured ?? had.nominal) === (nominal as DollUm)),
-  );
+  SOLD.map(boardOf).filter(({ id, nominal }) => !boards.some((had) => had.id === id || (had.measured ?? had.nominal) === nominal));

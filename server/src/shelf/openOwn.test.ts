@@ -330,7 +330,7 @@ describe('pictures', () => {
     rmSync(join(directory, 'pictures'), { recursive: true });
     const { store } = await open(directory, false);
     await expectAll(store, picture);
-    const { rows } = (await store.db.execute(sql`select count(*)::int as count from pictures where bytes is not null`)) as unknown as {
+    const { rows } = (await store.db.execute(sql`select count(*)::int as count from pictures where bytes is not null`)) as {
       rows: { count: number }[];
     };
     expect(rows[0]?.count).toBe(0);

@@ -42,7 +42,7 @@ const initial: DerivedState = {
 
 const slice = createSlice({
   name: 'derived',
-  initialState: initial as DerivedState,
+  initialState: initial,
   reducers: {
     derived: (
       state,

@@ -1,12 +1,4 @@
-import {
-  explainLength,
-  formatLength,
-  type LengthError,
-  parseLength,
-  ROUNDING_TOLERANCE_UM,
-  ruleStep,
-  type Units,
-} from '@parlor/core/measure';
+import { explainLength, formatLength, parseLength, ROUNDING_TOLERANCE_UM, ruleStep, type Units } from '@parlor/core/measure';
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { pointedAt, undoGroupBegins, undoGroupEnds, useAppDispatch, useUnits } from '../state/index.ts';
 import { cx } from './cx.ts';
@@ -38,7 +30,7 @@ type Read = { readonly lengthUm: number } | { readonly error: string };
 
 const readText = (text: string, units: Units, min: number, max: number): Read => {
   const parsed = parseLength(text, units.unit);
-  if (!parsed.ok) return { error: explainLength(parsed.error as LengthError) };
+  if (!parsed.ok) return { error: explainLength(parsed.error) };
   if (parsed.value < min) return { error: `At least ${formatLength(min, units).text} here.` };
   if (parsed.value > max) return { error: `At most ${formatLength(max, units).text} here.` };
   return { lengthUm: parsed.value };

@@ -64,7 +64,7 @@ describe('elevations of every preset', () => {
 
   it('what is nearer is drawn later', () => {
     for (const { parts } of built) {
-      const fronts = drawnFrom(parts, 'front').map(({ index }) => boxOf(parts[index] as (typeof parts)[number]).max[2] as number);
+      const fronts = drawnFrom(parts, 'front').map(({ index }) => boxOf(parts[index] as (typeof parts)[number]).max[2]);
       expect(fronts.every((near, at) => at === 0 || near >= (fronts[at - 1] as number))).toBe(true);
     }
   });

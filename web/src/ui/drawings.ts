@@ -41,7 +41,7 @@ const hull = (points: readonly Point[]): Ring => {
 /** The rings that a part shows: its own with their holes where it faces the eye, else what its box or its hull covers. */
 const ringsOf = (part: Part, { axis, place }: (typeof LOOKS)['front']): readonly Ring[] => {
   const { pose, region, thickness } = part;
-  if (isSquare(part) && Math.abs(normalOf(pose)[axis] as number) === 1)
+  if (isSquare(part) && Math.abs(normalOf(pose)[axis]) === 1)
     return [region.outline, ...region.holes].map((ring) => ring.map((point) => place(toSpace(pose, point))));
   const corners = [
     ...region.outline.map((point) => place(toSpace(pose, point))),

@@ -173,7 +173,7 @@ export const cellSchema: z.ZodType<Cell> = z.discriminatedUnion('kind', [
   }),
   split('columns'),
   split('rows'),
-]) as unknown as z.ZodType<Cell>;
+]);
 
 /** What a cell is called. */
 export const CELL_WORDS: Readonly<Record<Cell['kind'], string>> = {

@@ -46,9 +46,9 @@ const mm = (millimetres: number) => realUm(millimetres * UM.mm);
 const anchor = (face: FaceWord): z.ZodDefault<z.ZodType<Anchor>> =>
   z
     .strictObject({ of: textField(60, 1).default(BOX), face: z.enum(FACES).default(face), away: away.default(mm(0)) })
-    .prefault({} as never) as unknown as z.ZodDefault<z.ZodType<Anchor>>;
+    .prefault({}) as unknown as z.ZodDefault<z.ZodType<Anchor>>;
 
-const run = z.strictObject({ from: anchor('left'), to: anchor('right') }).prefault({} as never) as unknown as z.ZodDefault<
+const run = z.strictObject({ from: anchor('left'), to: anchor('right') }).prefault({}) as unknown as z.ZodDefault<
   z.ZodType<FreePanel['across']>
 >;
 
@@ -59,7 +59,7 @@ const panelSchema: z.ZodType<FreePanel> = z.strictObject({
   facing: z.enum(['side', 'front', 'up']).default('front'),
   against: anchor('back'),
   across: run,
-  along: z.strictObject({ from: anchor('bottom'), to: anchor('top') }).prefault({} as never) as unknown as z.ZodDefault<
+  along: z.strictObject({ from: anchor('bottom'), to: anchor('top') }).prefault({}) as unknown as z.ZodDefault<
     z.ZodType<FreePanel['along']>
   >,
   outline: z.enum(OUTLINES).default('whole'),
@@ -76,7 +76,7 @@ const panelSchema: z.ZodType<FreePanel> = z.strictObject({
     )
     .max(20)
     .default([]),
-}) as unknown as z.ZodType<FreePanel>;
+});
 
 const checkIds = (panels: readonly FreePanel[], context: z.RefinementCtx): void => {
   panels.forEach(({ id }, index) => {
@@ -97,7 +97,7 @@ export const freeSchema = z.strictObject({
     .array(panelSchema)
     .min(1)
     .max(MOST_PANELS)
-    .prefault([{ id: 'panel-1' }] as never)
+    .prefault([{ id: 'panel-1' }])
     .superRefine(checkIds),
 });
 

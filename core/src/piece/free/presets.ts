@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { AXES } from '../../shape/index.ts';
 import type { Preset } from '../family/preset.ts';
 import type { freeSchema } from './free.ts';
 
@@ -162,7 +163,7 @@ export const FREE_PRESETS: readonly Preset[] = [
         against: { face: 'left' },
         across: { from: { of: 'back', face: 'front' }, to: { face: 'front' } },
       },
-      ...[0, 1, 2].map((number) => ({
+      ...AXES.map((number) => ({
         id: `shelf-${number + 1}`,
         name: 'corner shelf',
         facing: 'up' as const,

@@ -57,7 +57,7 @@ export const artSchema: z.ZodType<PrintedArt> = z.strictObject({
     .nullable()
     .default(null),
   turn: z.literal([0, 1, 2, 3]).default(0),
-}) as unknown as z.ZodType<PrintedArt>;
+});
 
 /** The art that a panel begins with. */
 export const newArt = (panel: string): PrintedArt => artSchema.parse({ panel });

@@ -108,8 +108,8 @@ describe('boxes', () => {
         expect(inside - outside).toBeCloseTo(2 * play, 3);
       }
       // The lid rests on the box, and the whole is as high as stated.
-      expect((lid[1][1] as number) + paper / 2).toBeCloseTo(assembly.outside.max[1], 3);
-      expect((lid[1][1] as number) - paper / 2).toBeCloseTo(box[1][1] as number, 3);
+      expect(lid[1][1] + paper / 2).toBeCloseTo(assembly.outside.max[1], 3);
+      expect(lid[1][1] - paper / 2).toBeCloseTo(box[1][1], 3);
     }
   });
 

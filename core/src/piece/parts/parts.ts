@@ -1,6 +1,8 @@
 // µm, doll size. What several families do with parts.
+
 import type { Part } from '../../assembly/index.ts';
 import { around, boxOf } from '../../assembly/index.ts';
+import { mapVec } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
 import { type PanelKind, panel, type Space } from './panels.ts';
 
@@ -22,5 +24,5 @@ const ROUNDED = 2;
 /** How far parts must be moved for nothing to reach beyond the lower left back corner, in whole micrometres. */
 export const overhangOf = (parts: readonly Part[]): readonly [number, number, number] => {
   const { min } = around(parts.map(boxOf));
-  return min.map((value) => Math.max(0, Math.ceil(-value - ROUNDED))) as unknown as readonly [number, number, number];
+  return mapVec(min, (value) => Math.max(0, Math.ceil(-value - ROUNDED)));
 };

@@ -35,7 +35,7 @@ export type JoinedShell = { readonly gap: DollUm; readonly shell: Shell };
 
 export const MOST_CORNERS = 16;
 
-const railSchema = z.strictObject({ height: some.default(mm(60)), up: place.default(mm(900)) }) as unknown as z.ZodType<Rail>;
+const railSchema = z.strictObject({ height: some.default(mm(60)), up: place.default(mm(900)) });
 
 const corner = z.enum(CORNERS);
 const point = z.tuple([
@@ -56,13 +56,13 @@ const panellingSchema = z.strictObject({
   up: some.default(mm(900)),
   apart: some.default(mm(450)),
   width: some.default(mm(70)),
-}) as unknown as z.ZodType<Panelling>;
+});
 
 const beamsSchema = z.strictObject({
   count: z.number().int().min(1).max(12).default(2),
   width: some.default(mm(120)),
   height: some.default(mm(150)),
-}) as unknown as z.ZodType<Beams>;
+});
 
 const { id, mark, bodyScale, dress, aside, ...boards } = pieceFields(ROOM_ROLES);
 
@@ -82,7 +82,7 @@ const shellFields = {
   walls: z
     .array(wallSchema)
     .max(MOST_CORNERS)
-    .prefault([{}, {}, { kind: 'open' }, {}] as never),
+    .prefault([{}, {}, { kind: 'open' }, {}]),
   corners: z.array(corner).max(MOST_CORNERS).default(['right', 'left', 'left', 'right']),
   joined: z.enum(['glued', 'pinned', 'taped']).default('glued'),
   /** Rooms side by side, with a wall between each two. */

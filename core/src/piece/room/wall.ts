@@ -108,7 +108,7 @@ const openingSchema = z.strictObject({
   glazed: z.boolean().default(true),
   play: dolls(0, 5, 0.5),
   view: dolls(0, 200, 0),
-}) as unknown as z.ZodType<WallOpening>;
+});
 
 const boxSchema = z.strictObject({
   end: z.enum(ENDS).default('left'),
@@ -118,13 +118,13 @@ const boxSchema = z.strictObject({
   width: dolls(5, 200, 70),
   height: dolls(5, 200, 38),
   depth: dolls(2, 100, 20),
-}) as unknown as z.ZodType<BatteryBox>;
+});
 
 const battenSchema = z.strictObject({
   end: z.enum(ENDS).default('left'),
   from: place.default(mm(300)),
   width: some.default(mm(80)),
-}) as unknown as z.ZodType<Batten>;
+});
 
 const lightsSchema = z.strictObject({
   end: z.enum(ENDS).default('left'),
@@ -134,7 +134,7 @@ const lightsSchema = z.strictObject({
   apart: place.default(mm(400)),
   across: dolls(0.5, 30, 5),
   box: boxSchema.nullable().default(null),
-}) as unknown as z.ZodType<Lights>;
+});
 
 export const wallSchema = z.strictObject({
   kind: z.enum(WALL_KINDS).default('wall'),
@@ -149,7 +149,7 @@ export const wallSchema = z.strictObject({
   pillar: some.default(mm(380)),
   riser: base.default(mm(500)),
   lintel: base.default(mm(300)),
-}) as unknown as z.ZodType<Wall>;
+});
 
 /** A wall as it begins. */
 export const newWall = (over: Partial<Wall> = {}): Wall => ({ ...wallSchema.parse({}), ...over });

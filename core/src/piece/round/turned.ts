@@ -40,17 +40,13 @@ const sectionSchema: z.ZodType<Section> = z.strictObject({
   height: across.default(mm(30)),
   stick: z.enum(ROUND_STICKS as [StickName, ...StickName[]]).default('round dowel, 3 mm'),
   count: z.number().int().min(2).max(40).default(8),
-}) as unknown as z.ZodType<Section>;
+});
 
 export const roundSchema = z.strictObject({
   family: z.literal('round'),
   ...pieceFields(ROUND_ROLES),
   name: textField(80).default('round'),
-  sections: z
-    .array(sectionSchema)
-    .min(1)
-    .max(MOST_SECTIONS)
-    .prefault([{}] as never),
+  sections: z.array(sectionSchema).min(1).max(MOST_SECTIONS).prefault([{}]),
   /** How far the end of a rolled strip goes under its beginning. */
   lap: dollField({ min: 0, max: 30 * UM.mm }).default(dollUm(4 * UM.mm)),
 });

@@ -36,7 +36,7 @@ const layerSchema: z.ZodType<StackLayer> = z.strictObject({
   boards: z.number().int().min(1).max(12).default(1),
   board: z.enum(STACK_ROLES).default('first'),
   level: z.enum(['on', 'beside']).default('on'),
-}) as unknown as z.ZodType<StackLayer>;
+});
 
 const coordinate = z.number().int().min(-1e9).max(1e9);
 const ring = z
@@ -65,11 +65,7 @@ export const stackSchema = z.strictObject({
       `An outline has ${MOST_POINTS} points at the most.`,
     ),
   lies: z.enum(['lies', 'stands']).default('lies'),
-  layers: z
-    .array(layerSchema)
-    .min(1)
-    .max(MOST_LAYERS)
-    .prefault([{}] as never),
+  layers: z.array(layerSchema).min(1).max(MOST_LAYERS).prefault([{}]),
 });
 
 /** Things of any outline in layers: signs, cakes, pans, clouds. */

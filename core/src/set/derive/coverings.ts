@@ -14,7 +14,7 @@ import {
   type Surface,
 } from '../../cover/index.ts';
 import { fieldOf, type PaperSheet } from '../../print/index.ts';
-import { bounds, normalOf, type Vec3 } from '../../shape/index.ts';
+import { AXES, bounds, normalOf, type Vec3 } from '../../shape/index.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
 import type { DerivedPiece, DerivedSet, MadePiece } from './derive.ts';
 
@@ -78,8 +78,8 @@ const SIDES = ['right', 'left', 'top', 'underside', 'front', 'back'] as const;
 
 /** The side that a face looks to, in a word. */
 export const sideWord = (n: Vec3): (typeof SIDES)[number] => {
-  const axis = [0, 1, 2].reduce((best, each) => (Math.abs(n[each] as number) > Math.abs(n[best] as number) + 1e-6 ? each : best), 0);
-  return SIDES[axis * 2 + ((n[axis] as number) > 0 ? 0 : 1)] as (typeof SIDES)[number];
+  const axis = AXES.reduce((best, each) => (Math.abs(n[each]) > Math.abs(n[best]) + 1e-6 ? each : best), 0);
+  return SIDES[axis * 2 + (n[axis] > 0 ? 0 : 1)] as (typeof SIDES)[number];
 };
 
 /** What a paper is called: the part and the side that it covers. */

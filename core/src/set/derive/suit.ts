@@ -124,7 +124,7 @@ export const suited = (document: SetDocument, piece: Piece, look?: DerivedPiece)
       if (best.wrong === 0) break;
     }
     if (best === now) break;
-    now = best as typeof now;
+    now = best;
   }
   return { piece: now.piece, board: now.board };
 };

@@ -95,7 +95,7 @@ const shape = z.strictObject({
   name: textField(120).default('Untitled set'),
   about: textField(500).default(''),
   units: unitsSchema.default({ unit: 'mm', fine: false }),
-  doll: dollSchema.prefault({} as never),
+  doll: dollSchema.prefault({}),
   company: z.array(companionSchema).max(12).default([]),
   boards: z
     .array(boardSchema)

@@ -1,5 +1,5 @@
 // µm, doll size. What is in a wall, moved along it and up where it is seen.
-import { type DollUm, dollOf, dollUm, inWorld, isDollSize, type Measure, type Scale } from '../../measure/index.ts';
+import { dollOf, dollUm, inWorld, isDollSize, type Measure, type Scale } from '../../measure/index.ts';
 import { asRoom, type PlanOpening, type Room } from '../../piece/index.ts';
 import type { PieceChange } from './edit.ts';
 import { shellChange } from './shellChange.ts';
@@ -20,7 +20,7 @@ export const openingMoved = (
   const opening = there?.openings[index];
   if (!there || !opening) return {};
   const moved = (measure: Measure, um: number): Measure => {
-    const to: Measure = { doll: dollUm(Math.max(0, Math.round(dollOf(measure, scale) + um))) as DollUm };
+    const to: Measure = { doll: dollUm(Math.max(0, Math.round(dollOf(measure, scale) + um))) };
     return inWorld(to, isDollSize(measure) ? 'doll' : 'real', scale);
   };
   const next = {

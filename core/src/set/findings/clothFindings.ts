@@ -1,7 +1,9 @@
 // µm, doll size. What a careful maker would notice about cloth before it is cut, and about things that lie, stand or hang on others.
+
 import { cutSizeOf } from '../../cloth/index.ts';
 import { dollOf, dollUm, inWorld, UM } from '../../measure/index.ts';
 import { belongs, type ClothThing, clothFor, type OddThing, sizesOfCloth } from '../../piece/index.ts';
+import { AXES } from '../../shape/index.ts';
 import { CLOTH_KINDS, thicknessOf } from '../../stock/index.ts';
 import type { Finding } from './finding.ts';
 import { type Judged, mendPiece } from './judged.ts';
@@ -229,9 +231,7 @@ const onPlace = ({ means, built }: Judged, piece: OddThing): readonly Finding[] 
 export const oddFindings = (judged: Judged<OddThing>): readonly Finding[] => {
   const { piece, inspection } = judged;
   const own = inspection.boxes.slice(0, Math.max(1, Math.round(inspection.boxes.length / piece.count)));
-  const size = [0, 1, 2].map(
-    (axis) => Math.max(...own.map(({ max }) => max[axis] as number)) - Math.min(...own.map(({ min }) => min[axis] as number)),
-  );
+  const size = AXES.map((axis) => Math.max(...own.map(({ max }) => max[axis])) - Math.min(...own.map(({ min }) => min[axis])));
   return [...onPlace(judged, piece), ...smallPart(piece, size)];
 };
 

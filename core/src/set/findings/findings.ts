@@ -2,7 +2,7 @@
 import { type Box, stuckIn } from '../../assembly/index.ts';
 import { dollOf, inWorld, UM } from '../../measure/index.ts';
 import { cellAt, type FamilyName, frontOf, type LeftOut, type PieceProblem, type Table } from '../../piece/index.ts';
-import { normalOf } from '../../shape/index.ts';
+import { AXES, normalOf } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import { changeBetween } from '../document/edit.ts';
 import { largerThanBoard, layersOff, littleJoints, partsJoined, tooNarrow } from './boardFindings.ts';
@@ -26,14 +26,13 @@ const lampsShutIn = ({ piece, built, inspection: { boxes } }: Judged): readonly 
   const moves = new Set(motions.flatMap((motion) => motion.parts));
   const stands = boxes.filter((_, index) => parts[index]?.role !== 'light' && !moves.has(parts[index]?.id ?? ''));
   const free = (from: readonly number[]): boolean =>
-    [0, 1, 2].some((axis) =>
+    AXES.some((axis) =>
       [1, -1].some((way) =>
         stands.every(({ min, max }) => {
-          const beside = [0, 1, 2].some(
-            (other) =>
-              other !== axis && ((from[other] as number) <= (min[other] as number) || (from[other] as number) >= (max[other] as number)),
+          const beside = AXES.some(
+            (other) => other !== axis && ((from[other] as number) <= min[other] || (from[other] as number) >= max[other]),
           );
-          return beside || (way > 0 ? (max[axis] as number) <= (from[axis] as number) : (min[axis] as number) >= (from[axis] as number));
+          return beside || (way > 0 ? max[axis] <= (from[axis] as number) : min[axis] >= (from[axis] as number));
         }),
       ),
     );

@@ -3,7 +3,7 @@ import { dollOf, dollUm, UM } from '../../measure/index.ts';
 import type { Net } from '../../net/index.ts';
 import { artFor, type Good, type PrintedArt, panelNames, paperOf, type StandingNet } from '../../piece/index.ts';
 import { fittedWords, LINE_HEIGHT, panelAcross, panelsOf, textWidth, wordRoom } from '../../print/index.ts';
-import { bounds, dot } from '../../shape/index.ts';
+import { AXES, bounds, dot } from '../../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { type Judged, mendPiece } from './judged.ts';
 import { smallPart } from './smallPart.ts';
@@ -237,5 +237,5 @@ export const goodFindings = (judged: Judged<Good>): readonly Finding[] => {
 const sizeOfOne = ({ inspection, built }: Judged): readonly number[] => {
   const [first] = built.assembly.parts.keys();
   const box = inspection.boxes[first ?? 0];
-  return box ? [0, 1, 2].map((axis) => (box.max[axis] as number) - (box.min[axis] as number)) : [Infinity, Infinity, Infinity];
+  return box ? AXES.map((axis) => box.max[axis] - box.min[axis]) : [Infinity, Infinity, Infinity];
 };

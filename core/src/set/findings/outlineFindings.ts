@@ -1,6 +1,6 @@
 // µm. Outlines that a knife cannot follow.
 import type { Part } from '../../assembly/index.ts';
-import { asRect, bounds, grown, type Point, type Rect, type Region, type Ring, ringArea } from '../../shape/index.ts';
+import { AXES, asRect, bounds, grown, type Point, type Rect, type Region, type Ring, ringArea } from '../../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { idsOf, type Judged } from './judged.ts';
 
@@ -14,7 +14,7 @@ const tightestBend = (ring: Ring): number => {
   let [run, length, turned] = [0, 0, 0];
   const count = ring.length;
   for (let step = 0; step < count + 3; step += 1) {
-    const [a, b, c] = [0, 1, 2].map((more) => ring[(step + more) % count] as Point) as [Point, Point, Point];
+    const [a, b, c] = AXES.map((more) => ring[(step + more) % count] as Point) as [Point, Point, Point];
     const turn = turnAt(a, b, c);
     if (turn >= -0.02 || turn < -0.6) {
       [run, length, turned] = [0, 0, 0];

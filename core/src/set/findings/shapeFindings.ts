@@ -1,7 +1,7 @@
 // µm. What a careful maker would notice about sticks, legs, slots and outlines.
 import { type Box, boxOf, type Contact, outlineOf, type Part, runOf } from '../../assembly/index.ts';
 import { dollUm, UM } from '../../measure/index.ts';
-import { bounds, dot, normalOf, type Point, type Pose, type Ring, toSpace, type Vec3 } from '../../shape/index.ts';
+import { AXES, bounds, dot, normalOf, type Point, type Pose, type Ring, toSpace, type Vec3 } from '../../shape/index.ts';
 import type { Finding } from './finding.ts';
 import { idsOf, type Judged, mendPiece, tagged } from './judged.ts';
 
@@ -186,7 +186,7 @@ type Axis = 0 | 1 | 2;
 /** How much larger a slot is than the part that goes through it, where one does. */
 const playIn = (corners: readonly Point[] | readonly (readonly number[])[], axis: Axis, box: Box, other: Box): number | undefined => {
   if (other.min[axis] >= box.max[axis] || other.max[axis] <= box.min[axis]) return undefined;
-  const across = ([0, 1, 2] as const).filter((each) => each !== axis);
+  const across = AXES.filter((each) => each !== axis);
   const plays = across.map((each) => {
     const values = corners.map((corner) => corner[each] as number);
     return { low: Math.min(...values), high: Math.max(...values), min: other.min[each], max: other.max[each] };
@@ -204,7 +204,7 @@ export const looseSlots = (judged: Judged): readonly Finding[] => {
   const { piece, built, inspection } = judged;
   const { parts } = built.assembly;
   const found = parts.flatMap((part, index) => {
-    const axis = ([0, 1, 2] as const).find((each) => Math.abs(normalOf(part.pose)[each]) > 1 - 1e-9);
+    const axis = AXES.find((each) => Math.abs(normalOf(part.pose)[each]) > 1 - 1e-9);
     if (part.stuff !== 'board' || axis === undefined) return [];
     return part.region.holes.flatMap((hole) => {
       // Slots are narrow: openings that something merely stands in are none.

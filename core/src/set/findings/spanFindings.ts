@@ -35,7 +35,7 @@ const longestGap = ({ built, inspection }: Judged, mine: ReadonlySet<number>, bo
     // What lies on top carries nothing, and a door only rests.
     if (part.held !== 'glue' || outline.every((point) => point[1] >= box.max[1])) return [];
     const along = outline.map((point) => point[axis]);
-    const middle = outline.reduce((sum, point) => sum + (point[across] as number), 0) / outline.length;
+    const middle = outline.reduce((sum, point) => sum + point[across], 0) / outline.length;
     return [{ from: Math.min(...along), to: Math.max(...along), low: middle < (box.min[across] + box.max[across]) / 2 }];
   });
   const long = spans.filter(({ from, to }) => to - from > (end - start) / 2);

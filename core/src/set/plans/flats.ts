@@ -40,11 +40,11 @@ const netsOf = (document: SetDocument, derived: DerivedSet, piece: DerivedPiece)
       ...{ width: Math.round(x1 - x0), height: Math.round(y1 - y0), outlines: cut.map(region) },
       folds: [
         ...net.hinges.map(({ from, to, angle }) => ({
-          from: point(from as Point),
-          to: point(to as Point),
+          from: point(from),
+          to: point(to),
           degrees: Math.round((angle * 1800) / Math.PI) / 10,
         })),
-        ...net.tabs.map(({ on: edge }) => ({ from: point(edge.from as Point), to: point(edge.to as Point), degrees: null })),
+        ...net.tabs.map(({ on: edge }) => ({ from: point(edge.from), to: point(edge.to), degrees: null })),
       ],
       tabs: net.tabs.map(({ outline }) => ring(outline as Ring)),
     };

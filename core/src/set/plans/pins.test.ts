@@ -4,7 +4,7 @@ import { canBeCutStraight, sheetFaults } from '../../cut/checkLayout.testing.ts'
 import { type CutItem, cutSteps, type Placement, type Sheet } from '../../cut/index.ts';
 import { replay } from '../../cut/replay.testing.ts';
 import { seededRandom } from '../../kit/index.ts';
-import { intersection, orientedSize, type Ring, rectRing, signedArea } from '../../shape/index.ts';
+import { AXES, intersection, orientedSize, type Ring, rectRing, signedArea } from '../../shape/index.ts';
 import { type Offcut, outlineOfOffcut } from '../../stock/index.ts';
 import { derive } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -168,7 +168,7 @@ describe('parts laid by hand', () => {
             board: 'white',
             name,
             offcut: null,
-            parts: parts.map(({ part, ...lie }) => ({ id: all[part % all.length] as string, ...lie, turn: lie.turn as 0 | 1 | 2 | 3 })),
+            parts: parts.map(({ part, ...lie }) => ({ id: all[part % all.length] as string, ...lie, turn: lie.turn })),
           }));
           const { layout } = laid({ ...document, cutting: { ...document.cutting, pinned } });
           expect(layout.sheets.flatMap(({ placements }) => placements.map(({ id }) => id)).sort()).toEqual(all);
@@ -186,7 +186,7 @@ describe('parts kept together', () => {
     const all = [...items.keys()].sort();
     const random = seededRandom(4);
     for (let round = 0; round < 8; round += 1) {
-      const [one, other, third] = [0, 1, 2].map(() => all[Math.floor(random() * all.length)] as string) as [string, string, string];
+      const [one, other, third] = AXES.map(() => all[Math.floor(random() * all.length)] as string) as [string, string, string];
       if (new Set([one, other, third]).size < 3) continue;
       const two = after(document, keepTogether(document, one, other));
       const kept = after(two, keepTogether(two, third, other));

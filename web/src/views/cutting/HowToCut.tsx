@@ -1,4 +1,4 @@
-import { UM } from '@parlor/core/measure';
+import { dollUm, UM } from '@parlor/core/measure';
 import type { SetDocument } from '@parlor/core/set';
 import { useEdit, useSet } from '../../state/index.ts';
 import { Choice, GapHelp, Picker, SizeField } from '../../ui/index.ts';
@@ -74,7 +74,7 @@ export const HowToCut = () => {
           onChange={(all) =>
             change('the trim', {
               trim: alike
-                ? (Object.fromEntries(EDGES.map((edge) => [edge, all])) as unknown as Trim)
+                ? { left: dollUm(all), right: dollUm(all), top: dollUm(all), bottom: dollUm(all) }
                 : { ...trim, left: all as Trim['left'] },
             })
           }

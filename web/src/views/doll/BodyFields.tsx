@@ -1,5 +1,5 @@
 import { BODY_MEASURES, type Doll, MEASURE_WORDS, STANDS, shareOf } from '@parlor/core/doll';
-import { type DollUm, dollUm, UM } from '@parlor/core/measure';
+import { dollUm, UM } from '@parlor/core/measure';
 import { Minus } from 'lucide-react';
 import { useUnits } from '../../state/index.ts';
 import { Button, Check, Choice, SizeField } from '../../ui/index.ts';
@@ -64,7 +64,7 @@ export const BodyFields = ({ doll, onChange }: Props) => {
                     hint={own === undefined ? 'from her height' : 'measured'}
                     onChange={(um) =>
                       onChange(`${MEASURE_WORDS[measure]} of ${doll.name}`, {
-                        measures: { ...doll.measures, [measure]: dollUm(um) as DollUm },
+                        measures: { ...doll.measures, [measure]: dollUm(um) },
                       })
                     }
                   />

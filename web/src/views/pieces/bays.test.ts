@@ -1,5 +1,6 @@
 import { scaleFromRatio } from '@parlor/core/measure';
 import { type Bay, buildPiece, type Casework, type Cell, cellAt, cellsOf, MODELS, newCell } from '@parlor/core/piece';
+import { AXES } from '@parlor/core/shape';
 import { boardSchema } from '@parlor/core/stock';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -16,7 +17,7 @@ const built = (front: Cell): readonly Bay[] => {
 const open: Cell = newCell('open');
 const grid: Cell = {
   kind: 'columns',
-  slots: [0, 1, 2].map(() => ({
+  slots: AXES.map(() => ({
     size: { share: 1 },
     cell: { kind: 'rows', slots: [0, 1].map(() => ({ size: { share: 1 }, cell: open })) } as const,
   })),

@@ -104,7 +104,7 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: PagesWanted; re
           {bedName === OWN && (
             <div className="grid grid-cols-2 gap-4">
               <SizeField
-                label="MachineBed, wide"
+                label="Bed, wide"
                 world="doll"
                 lengthUm={own.width}
                 min={50 * UM.mm}
@@ -112,7 +112,7 @@ export const CutFiles = ({ wanted, onClose }: { readonly wanted: PagesWanted; re
                 onChange={(um) => setOwn({ ...own, width: dollUm(um) })}
               />
               <SizeField
-                label="MachineBed, long"
+                label="Bed, long"
                 world="doll"
                 lengthUm={own.height}
                 min={50 * UM.mm}

@@ -2,6 +2,7 @@ import type { Box, Inspection } from '@parlor/core/assembly';
 import { UM } from '@parlor/core/measure';
 import { goesInto, type Placement, storedOf } from '@parlor/core/room';
 import type { Arranged, DerivedPiece, MadePiece } from '@parlor/core/set';
+import { mapVec, vec3 } from '@parlor/core/shape';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useSet } from '../../state/index.ts';
 import { Choice, canDrawModel, MarginNotes, PieceModel, Size, SizeField } from '../../ui/index.ts';
@@ -20,11 +21,7 @@ const togetherOf = ({ space, standing, onThings }: Arranged, shell: MadePiece): 
   const seen = things.flatMap((body) => body.parts.map((part, index) => ({ part, box: body.boxes[index] as Box })));
   const solid = seen.filter(({ part }) => part.stuff !== 'found' || part.stock !== 'cloth');
   const [parts, boxes] = [solid.map(({ part }) => part), solid.map(({ box }) => box)];
-  const most = ([0, 1, 2] as const).map((axis) => Math.max(...boxes.map(({ max }) => max[axis]))) as unknown as readonly [
-    number,
-    number,
-    number,
-  ];
+  const most = vec3((axis) => Math.max(...boxes.map(({ max }) => max[axis])));
   return {
     ...shell,
     assembly: { ...shell.assembly, parts, outside: { min: [0, 0, 0], max: most }, motions: [] },
@@ -66,7 +63,7 @@ const Stored = ({ arranged, shell }: { readonly arranged: Arranged; readonly she
               lengthUm={place[index] as number}
               min={10 * UM.mm}
               max={5 * UM.m}
-              onChange={(um) => setPlace(place.with(index, um) as unknown as typeof place)}
+              onChange={(um) => setPlace(mapVec(place, (value, axis) => (axis === index ? um : value)))}
             />
           ))}
         </div>
