@@ -1,9 +1,6 @@
 import { RULES } from '../../doll/index.ts';
 import { showLength, type Units } from '../../measure/index.ts';
-import type { Finding } from '../findings/finding.ts';
-import type { Described } from './describeShape.ts';
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+import { capital, type Described, type FindingOf } from './speech.ts';
 
 /** What is good, in words: from one size to another, at least, at most. µm, doll size; null is no end. */
 export const goodWords = (low: number | null, high: number | null, units: Units): string => {
@@ -13,8 +10,8 @@ export const goodWords = (low: number | null, high: number | null, units: Units)
   return high === null ? `at least ${show(low)}` : `${show(low)} to ${show(high)}`;
 };
 
-/** The words of a finding about a body and a thing. */
-export const describeFit = (finding: Finding & { code: 'does-not-suit' }, units: Units): Described => {
+/** What is said about a body and a thing. */
+export const describeFit = (finding: FindingOf<'does-not-suit'>, units: Units): Described => {
   const rule = RULES[finding.rule];
   const { value, low, high } = finding.numbers;
   const of = finding.of === '' ? '' : `, ${finding.of}`;

@@ -1,110 +1,62 @@
-import { assertNever } from '../../kit/index.ts';
-import { showExact, showLength, type Units } from '../../measure/index.ts';
+import type { Units } from '../../measure/index.ts';
 import type { Mend } from '../findings/finding.ts';
+import { type Speech, speechIn } from './speech.ts';
+
+type Said = { readonly detail: string; readonly size: number };
+
+/** What each mend's one click does: a new kind does not compile without. */
+const WORDS: { readonly [Kind in Mend['kind']]: (mend: Said, speech: Speech) => string } = {
+  'opening-moved': () => 'move it along the wall',
+  'opening-lowered': () => 'lower it',
+  'opening-smaller': () => 'make it smaller',
+  'take-out': ({ detail }) => `take ${detail} out`,
+  'fewer-shelves': ({ detail }) =>
+    detail === '0' ? 'take the shelves out' : detail === '1' ? 'one shelf only' : `${detail} shelves instead`,
+  'hold-inside': () => 'hold the inside',
+  'fix-to-wall': () => 'fix it to the wall',
+  'add-sheet': ({ detail }) => `get ${detail} sheets too`,
+  'share-bays': () => 'share the room evenly',
+  deepen: () => 'make it deeper',
+  'centre-openings': () => 'centre the openings on the bays',
+  'widen-gap': ({ size }, { fine }) => `a gap of ${fine(size)}`,
+  'sit-inside': () => 'let it sit inside',
+  'move-pin': ({ size }, { fine }) => `pins ${fine(size)} from the edge`,
+  'glue-up': ({ detail }) => `glue up ${detail} layers`,
+  lower: () => 'make it lower',
+  'cut-freely': () => 'cut anywhere, not only from edge to edge',
+  'no-gap': () => 'leave nothing for the knife',
+  'no-trim': () => 'trim no edges',
+  'trim-over-seams': ({ detail }) => `a trim over the seams of ${detail}`,
+  'stop-at-rail': () => 'stop there, under a rail',
+  'stand-within': () => 'let the feet stand under the edge',
+  tighten: () => 'make the slots tighter',
+  'cover-edges': ({ detail }) => `strips on the edges of ${detail}`,
+  suit: ({ detail, size }, { show }) => `make it ${show(size)} for ${detail}`,
+  'strip-over': () => 'put a strip over it',
+  'rail-over': () => 'let a rail run over it',
+  'cornice-over': () => 'let a cornice run over it',
+  hang: () => 'hang it where it suits her',
+  'thinner-paper': () => 'print it on plain paper',
+  loosen: (_, { fine }) => `make it looser by ${fine(300)}`,
+  'turn-art': ({ detail }) => (detail === '' ? 'turn it the right way up' : `leave “${detail}” out`),
+  'off-shelf': () => 'let it stand by itself',
+  'narrow-seams': () => 'sew narrower seams',
+  'shorter-rod': () => 'a shorter rod',
+  'set-size': ({ detail, size }, { fine }) => `make it so: ${detail} ${fine(size)}`,
+  'set-count': ({ detail }) => `make it so: ${detail}`,
+  'leave-off': ({ detail }) => `leave off: ${detail}`,
+  fuller: () => 'twice as wide as its rod',
+  shorten: () => 'let it end just above the floor',
+  'other-cloth': ({ detail }) => `cut it from ${detail}`,
+  'turn-in': () => 'turn its edges in and glue them',
+  'widen-fold': () => 'widen the gaps',
+  batting: ({ detail }) => (detail === '1' ? 'one layer of batting' : `${detail} layers of batting`),
+  'off-place': () => 'let it be by itself',
+  'other-board': ({ detail, size }, { fine }) => `cut it from ${detail}, ${fine(size)}`,
+  'thinner-board': ({ detail, size }, { fine }) => `cut the whole set from ${detail}, ${fine(size)}`,
+  'thicker-sheet': ({ size }, { fine }) => `clear sheet of ${fine(size)}`,
+  'no-grain': () => 'let the grain run any way',
+};
 
 /** What a mend's one click does, in words. */
-export const describeMend = (mend: Mend, units: Units): string => {
-  const size = mend.size ?? 0;
-  switch (mend.kind) {
-    case 'opening-moved':
-      return 'move it along the wall';
-    case 'opening-lowered':
-      return 'lower it';
-    case 'opening-smaller':
-      return 'make it smaller';
-    case 'take-out':
-      return `take ${mend.detail} out`;
-    case 'fewer-shelves':
-      return mend.detail === '0' ? 'take the shelves out' : mend.detail === '1' ? 'one shelf only' : `${mend.detail} shelves instead`;
-    case 'hold-inside':
-      return 'hold the inside';
-    case 'fix-to-wall':
-      return 'fix it to the wall';
-    case 'add-sheet':
-      return `get ${mend.detail} sheets too`;
-    case 'share-bays':
-      return 'share the room evenly';
-    case 'deepen':
-      return 'make it deeper';
-    case 'centre-openings':
-      return 'centre the openings on the bays';
-    case 'widen-gap':
-      return `a gap of ${showExact(size, units)}`;
-    case 'sit-inside':
-      return 'let it sit inside';
-    case 'move-pin':
-      return `pins ${showExact(size, units)} from the edge`;
-    case 'glue-up':
-      return `glue up ${mend.detail} layers`;
-    case 'lower':
-      return 'make it lower';
-    case 'cut-freely':
-      return 'cut anywhere, not only from edge to edge';
-    case 'no-gap':
-      return 'leave nothing for the knife';
-    case 'no-trim':
-      return 'trim no edges';
-    case 'trim-over-seams':
-      return `a trim over the seams of ${mend.detail}`;
-    case 'stop-at-rail':
-      return 'stop there, under a rail';
-    case 'stand-within':
-      return 'let the feet stand under the edge';
-    case 'tighten':
-      return 'make the slots tighter';
-    case 'cover-edges':
-      return `strips on the edges of ${mend.detail}`;
-    case 'suit':
-      return `make it ${showLength(size, units)} for ${mend.detail}`;
-    case 'strip-over':
-      return 'put a strip over it';
-    case 'rail-over':
-      return 'let a rail run over it';
-    case 'cornice-over':
-      return 'let a cornice run over it';
-    case 'hang':
-      return 'hang it where it suits her';
-    case 'thinner-paper':
-      return 'print it on plain paper';
-    case 'loosen':
-      return `make it looser by ${showExact(300, units)}`;
-    case 'turn-art':
-      return mend.detail === '' ? 'turn it the right way up' : `leave “${mend.detail}” out`;
-    case 'off-shelf':
-      return 'let it stand by itself';
-    case 'narrow-seams':
-      return 'sew narrower seams';
-    case 'shorter-rod':
-      return 'a shorter rod';
-    case 'set-size':
-      return `make it so: ${mend.detail} ${showExact(size, units)}`;
-    case 'set-count':
-      return `make it so: ${mend.detail}`;
-    case 'leave-off':
-      return `leave off: ${mend.detail}`;
-    case 'fuller':
-      return 'twice as wide as its rod';
-    case 'shorten':
-      return 'let it end just above the floor';
-    case 'other-cloth':
-      return `cut it from ${mend.detail}`;
-    case 'turn-in':
-      return 'turn its edges in and glue them';
-    case 'widen-fold':
-      return 'widen the gaps';
-    case 'batting':
-      return mend.detail === '1' ? 'one layer of batting' : `${mend.detail} layers of batting`;
-    case 'off-place':
-      return 'let it be by itself';
-    case 'other-board':
-      return `cut it from ${mend.detail}, ${showExact(size, units)}`;
-    case 'thinner-board':
-      return `cut the whole set from ${mend.detail}, ${showExact(size, units)}`;
-    case 'thicker-sheet':
-      return `clear sheet of ${showExact(size, units)}`;
-    case 'no-grain':
-      return 'let the grain run any way';
-    default:
-      return assertNever(mend.kind);
-  }
-};
+export const describeMend = ({ kind, detail, size = 0 }: Mend, units: Units): string => WORDS[kind]({ detail, size }, speechIn(units));
