@@ -37,4 +37,5 @@ export { saveAs } from './saveAs.ts';
 export { Takes, takenWords } from './Takes.tsx';
 export { TextField } from './TextField.tsx';
 export { useArrows } from './useArrows.ts';
+export { type DrawingPoint, useSvgDrag } from './useSvgDrag.ts';
 export { HANDS, LINES_STAND, WordsField } from './WordsField.tsx';

@@ -1,9 +1,9 @@
 import { realOf, type Scale, showLength, UM } from '@parlor/core/measure';
 import { MOST_CORNERS, type Room } from '@parlor/core/piece';
 import { Minus, PenLine, Plus } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import type { KeyboardEvent } from 'react';
 import { useEdit, useUnits } from '../../state/index.ts';
-import { Button, mm, SizeField } from '../../ui/index.ts';
+import { Button, type DrawingPoint, mm, SizeField, useSvgDrag } from '../../ui/index.ts';
 import { asOwnPlan, wallBroken, wallGone, wallLong, wallOut, wallTo } from './shells.ts';
 
 type Props = { readonly room: Room; readonly scale: Scale; readonly side: number; readonly onSide: (side: number) => void };
@@ -14,45 +14,20 @@ const LEAST = 100 * UM.mm;
 const OUT: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 };
 const NEXT: Readonly<Record<string, number>> = { '.': 1, ',': -1 };
 
+/** A wall in hand: where it was taken, and how far out of the room it has come. */
+type Held = { readonly wall: number; readonly from: DrawingPoint; readonly by: number };
+
 /** The outline of a room's plan: walls are taken in hand and moved out or in, made as long as is typed, broken in two, taken away. */
-export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
-  const edit = useEdit();
+const Outline = ({ room, side, onSide, put }: Omit<Props, 'scale'> & { readonly put: (words: string, change: Partial<Room>) => void }) => {
   const units = useUnits();
-  const svg = useRef<SVGSVGElement>(null);
-  const [hand, setHand] = useState<{ readonly wall: number; readonly from: readonly [number, number]; readonly by: number } | null>(null);
-  const put = (words: string, change: Partial<Room>): void =>
-    edit(`${words} of ${room.name}`, { kind: 'change-piece', id: room.id, change });
-  if (room.plan !== 'own') {
-    if (room.shells.length > 0) return null;
-    return (
-      <Button
-        look="quiet"
-        onClick={() =>
-          put(
-            'a plan of its own',
-            asOwnPlan(room, (measure) => realOf(measure, scale)),
-          )
-        }
-      >
-        <PenLine size={15} /> move its walls one by one
-      </Button>
-    );
-  }
   const count = room.points.length;
   const wall = Math.min(side, count - 1);
-  const points = hand ? wallOut(room.points, hand.wall, hand.by) : room.points;
   const [xs, zs] = [room.points.map(([x]) => x), room.points.map(([, z]) => z)];
   const [x0, x1, z0, z1] = [Math.min(...xs), Math.max(...xs), Math.min(...zs), Math.max(...zs)];
   const longer = Math.max(x1 - x0, z1 - z0);
   const border = longer * 0.12;
   const real = room.pointsAre === 'real';
   const grid = real ? (units.unit === 'in' ? UM.in : 10 * UM.mm) : units.unit === 'in' ? UM.in / 16 : UM.mm;
-  const placeOf = (event: PointerEvent): readonly [number, number] => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return [0, 0];
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return [x * 1000, y * 1000];
-  };
   /** How far out of the room the pointer is from where it took the wall. */
   const outBy = (index: number, from: readonly [number, number], to: readonly [number, number]): number => {
     const [a, b] = [room.points[index] as readonly [number, number], room.points[(index + 1) % count] as readonly [number, number]];
@@ -63,6 +38,12 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
   const moved = (index: number, by: number): void => {
     if (by !== 0) put(`wall ${index + 1} moved`, { points: wallOut(room.points, index, by) });
   };
+  const { svg, held, pointOf, take, handlers } = useSvgDrag<Held>({
+    y: 'down',
+    moved: (hand, at) => ({ ...hand, by: outBy(hand.wall, hand.from, at) }),
+    dropped: (hand) => moved(hand.wall, hand.by),
+  });
+  const points = held ? wallOut(room.points, held.wall, held.by) : room.points;
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const step = grid * (event.shiftKey ? 10 : 1);
@@ -84,14 +65,7 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
         tabIndex={0}
         data-testid="own-plan"
         onKeyDown={onKeyDown}
-        onPointerMove={(event) => {
-          if (hand) setHand({ ...hand, by: outBy(hand.wall, hand.from, placeOf(event)) });
-        }}
-        onPointerUp={() => {
-          if (hand) moved(hand.wall, hand.by);
-          setHand(null);
-        }}
-        onPointerCancel={() => setHand(null)}
+        {...handlers}
       >
         <path d={`M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`} fill="var(--leaf)" stroke="none" />
         {points.map(([ax, az], index) => {
@@ -136,8 +110,7 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
                 data-wall={index}
                 onPointerDown={(event) => {
                   onSide(index);
-                  setHand({ wall: index, from: placeOf(event), by: 0 });
-                  svg.current?.setPointerCapture(event.pointerId);
+                  take(event.pointerId, { wall: index, from: pointOf(event), by: 0 });
                 }}
               />
             </g>
@@ -163,5 +136,27 @@ export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
         </Button>
       </div>
     </section>
+  );
+};
+
+/** A room's own plan, or the way to one. */
+export const OwnPlan = ({ room, scale, side, onSide }: Props) => {
+  const edit = useEdit();
+  const put = (words: string, change: Partial<Room>): void =>
+    edit(`${words} of ${room.name}`, { kind: 'change-piece', id: room.id, change });
+  if (room.plan === 'own') return <Outline room={room} side={side} onSide={onSide} put={put} />;
+  if (room.shells.length > 0) return null;
+  return (
+    <Button
+      look="quiet"
+      onClick={() =>
+        put(
+          'a plan of its own',
+          asOwnPlan(room, (measure) => realOf(measure, scale)),
+        )
+      }
+    >
+      <PenLine size={15} /> move its walls one by one
+    </Button>
   );
 };

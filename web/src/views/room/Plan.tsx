@@ -1,11 +1,12 @@
 import { showLength } from '@parlor/core/measure';
-import { footprintOf, lengthOf, type Placement, pointOn, type Standing, snapped } from '@parlor/core/room';
+import { footprintOf, type Placement, type Standing, snapped } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useMemo } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { Drawn, drawnFrom, mm } from '../../ui/index.ts';
+import { mm, useSvgDrag } from '../../ui/index.ts';
 import { DollOnPlan } from './DollOnPlan.tsx';
 import { movedTo, turnedBy } from './layouts.ts';
+import { Above, MARK, Marks, PlanSizes, SideOnPlan, WallsBetween } from './onPlan.tsx';
 import { marksOnPlan } from './planMarks.ts';
 import { ARROWS, gridOf } from './where.ts';
 
@@ -38,35 +39,15 @@ const wayPath = ({ way }: Arranged): string => {
   return path;
 };
 
-/** How tall the numbers of things are, as a share of the plan's margin. */
-const MARK = 0.42;
-
 const ring = (points: readonly (readonly [number, number])[]): string => `M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`;
 
-/** A thing as it is seen from above, in its own place; drawn once for as long as it stands there. */
-const Above = ({ standing, arranged }: { readonly standing: Standing; readonly arranged: Arranged }) => {
-  const [cx0, , cz] = arranged.space.corner;
-  const drawings = useMemo(() => drawnFrom(standing.body.parts, 'top'), [standing]);
-  const front = Math.max(...standing.body.boxes.map(({ max }) => max[2]));
-  return (
-    <g transform={`translate(${-mm(cx0)} ${mm(front - cz)})`}>
-      <Drawn drawings={drawings} />
-    </g>
-  );
-};
+/** What is in hand: a thing, taken so far from its middle, or the doll. */
+type Held = { readonly placed: Placement; readonly dx: number; readonly dz: number; readonly moved: boolean } | 'doll';
 
 /** The room from above: its walls to touch, its things to move, the way that the doll has among them. */
 export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, onPlace, onTakeOut, dollAt: at, onDoll }: Props) => {
-  const [led, setLed] = useState(false);
   const { pieces } = useSet();
   const units = useUnits();
-  const svg = useRef<SVGSVGElement>(null);
-  const [hand, setHand] = useState<{
-    readonly placed: Placement;
-    readonly dx: number;
-    readonly dz: number;
-    readonly moved: boolean;
-  } | null>(null);
   const { space, standing, judged } = arranged;
   const [width, depth] = [Math.max(...space.ring.map(([x]) => x)), Math.max(...space.ring.map(([, z]) => z))];
   const room = Math.max(width, depth) * 0.1;
@@ -86,12 +67,6 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
   }, [drawn, pieces, space, room]);
   const grid = gridOf(units.unit);
 
-  const pointOf = (event: PointerEvent): readonly [number, number] => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return [0, 0];
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return [x * 1000, y * 1000];
-  };
   const snap = (each: Standing, x: number, z: number, fine: boolean): Placement => {
     const others = standing.filter((other) => other.placed.piece !== each.placed.piece);
     const [hx, hz] = footprintOf(each.size, each.placed.turn);
@@ -99,6 +74,24 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
     const [nx, nz] = snapped([x, z], { half: [hx / 2, hz / 2], others, space }, reach, fine ? 100 : grid);
     return movedTo(each.placed, nx, nz);
   };
+  const { svg, pointOf, take, handlers } = useSvgDrag<Held>({
+    y: 'down',
+    moved: (held, [x, z], event) => {
+      if (held === 'doll') {
+        onDoll([Math.min(width, Math.max(0, x)), Math.min(depth, Math.max(0, z))]);
+        return held;
+      }
+      const each = standing.find(({ placed }) => placed.piece === held.placed.piece);
+      if (!each) return held;
+      const placed = snap(each, x - held.dx, z - held.dz, event.shiftKey);
+      onHold(placed);
+      return { ...held, placed, moved: true };
+    },
+    dropped: (held) => {
+      if (held !== 'doll' && held.moved) onPlace(`${nameOf(held.placed.piece)} moved`, held.placed);
+    },
+    letGo: () => onHold(null),
+  });
   const onKeyDown = (event: KeyboardEvent, each: Standing): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const name = nameOf(each.placed.piece);
@@ -128,30 +121,7 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
       onPointerDown={(event) => {
         if (event.target === event.currentTarget) onChoose(null);
       }}
-      onPointerMove={(event) => {
-        if (led) {
-          const [x, z] = pointOf(event);
-          onDoll([Math.min(width, Math.max(0, x)), Math.min(depth, Math.max(0, z))]);
-        }
-        if (!hand) return;
-        const each = standing.find(({ placed }) => placed.piece === hand.placed.piece);
-        if (!each) return;
-        const [x, z] = pointOf(event);
-        const placed = snap(each, x - hand.dx, z - hand.dz, event.shiftKey);
-        setHand({ ...hand, placed, moved: true });
-        onHold(placed);
-      }}
-      onPointerUp={() => {
-        if (hand?.moved) onPlace(`${nameOf(hand.placed.piece)} moved`, hand.placed);
-        setHand(null);
-        setLed(false);
-        onHold(null);
-      }}
-      onPointerCancel={() => {
-        setLed(false);
-        setHand(null);
-        onHold(null);
-      }}
+      {...handlers}
     >
       <path d={ring(space.ring)} fill="var(--paper)" onPointerDown={() => onChoose(null)} />
       <path d={path} fill="var(--sprig)" fillOpacity="0.55" pointerEvents="none" />
@@ -184,103 +154,20 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
                 onPointerDown={(event) => {
                   onChoose(piece);
                   const [at, into] = pointOf(event);
-                  setHand({ placed: each.placed, dx: at - x, dz: into - z, moved: false });
-                  svg.current?.setPointerCapture(event.pointerId);
+                  take(event.pointerId, { placed: each.placed, dx: at - x, dz: into - z, moved: false });
                 }}
               />
             </g>
           </g>
         );
       })}
-      <g className="font-hand" fill="var(--ink)" fontSize={mm(room) * MARK} textAnchor="middle" pointerEvents="none">
-        {marks.map(({ id, mark, x, y, from }) => (
-          <g key={id}>
-            {from && (
-              <path d={`M${from[0]} ${from[1]}L${x} ${y}`} stroke="var(--graphite)" strokeWidth="1" vectorEffect="non-scaling-stroke" />
-            )}
-            <text x={x} y={y} dominantBaseline="central" stroke="var(--paper)" strokeWidth={mm(room) * 0.1} paintOrder="stroke">
-              {mark}
-            </text>
-          </g>
-        ))}
-      </g>
-      {space.between.map(({ x0, x1, from, to, doors }) => (
-        <path
-          key={x0}
-          d={[from, ...doors.flat(), to]
-            .map((at, index, edges) =>
-              index % 2 === 0 ? `M${mm(x0)} ${mm(at)}H${mm(x1)}V${mm(edges[index + 1] as number)}H${mm(x0)}Z` : '',
-            )
-            .join('')}
-          fill="var(--ink)"
-          pointerEvents="none"
-        />
+      <Marks marks={marks} margin={mm(room)} />
+      <WallsBetween between={space.between} />
+      <PlanSizes width={width} depth={depth} margin={mm(room)} />
+      <DollOnPlan arranged={arranged} at={at} onLed={onDoll} onTaken={(pointer) => take(pointer, 'doll')} />
+      {space.sides.map((wall, index) => (
+        <SideOnPlan key={`${wall.name} ${index}`} wall={wall} index={index} chosen={side === index} onSide={onSide} />
       ))}
-      <g className="font-hand" fill="var(--graphite)" fontSize={mm(room) * 0.5} textAnchor="middle">
-        <text x={mm(width) / 2} y={mm(depth) + mm(room) * 0.72}>
-          {showLength(width, units)}
-        </text>
-        <text transform={`translate(${-mm(room) * 0.4} ${mm(depth) / 2}) rotate(-90)`}>{showLength(depth, units)}</text>
-      </g>
-      <DollOnPlan
-        arranged={arranged}
-        at={at}
-        onLed={onDoll}
-        onTaken={(pointer) => {
-          setLed(true);
-          svg.current?.setPointerCapture(pointer);
-        }}
-      />
-      {space.sides.map((wall, index) => {
-        const { name, walled, doors } = wall;
-        const at = (along: number): readonly [number, number] => {
-          const [x, z] = pointOn(wall, along);
-          return [mm(x), mm(z)];
-        };
-        const [a, b] = [at(0), at(lengthOf(wall))];
-        return (
-          <g key={`${name} ${index}`}>
-            <line
-              x1={a[0]}
-              y1={a[1]}
-              x2={b[0]}
-              y2={b[1]}
-              stroke={side === index ? 'var(--moss)' : 'var(--ink)'}
-              strokeWidth={walled ? 7 : 1.5}
-              strokeDasharray={walled ? undefined : '3 5'}
-              strokeLinecap="square"
-              vectorEffect="non-scaling-stroke"
-            />
-            {doors.map(([p, q]) => (
-              <line
-                key={p}
-                x1={at(p)[0]}
-                y1={at(p)[1]}
-                x2={at(q)[0]}
-                y2={at(q)[1]}
-                stroke="var(--paper)"
-                strokeWidth="5"
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
-            <line
-              x1={a[0]}
-              y1={a[1]}
-              x2={b[0]}
-              y2={b[1]}
-              stroke="transparent"
-              strokeWidth="26"
-              vectorEffect="non-scaling-stroke"
-              className="cursor-pointer"
-              data-side={index}
-              onPointerDown={(event) => {
-                event.stopPropagation();
-                onSide(index);
-              }}
-            />
-          </g>
-        );
-      })}
     </svg>
   );
 };

@@ -1,11 +1,12 @@
 import { showLength, UM } from '@parlor/core/measure';
 import { elevationOf, lengthOf, type Placement, placeAt, type RoomSide, type SeenThing, seenAt, snappedTo } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useMemo } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
-import { Drawn, drawnFrom, Figure, mm, opacityOf } from '../../ui/index.ts';
+import { type DrawingPoint, Drawn, drawnFrom, Figure, mm, opacityOf, useSvgDrag } from '../../ui/index.ts';
 import { movedTo } from './layouts.ts';
 import { OpeningsOnWall } from './OpeningsOnWall.tsx';
+import { JointOnWall, WireOnWall } from './onWall.tsx';
 import { gridOf, UP_THE_WALL } from './where.ts';
 
 /** Things further from the wall than this share of the room are only hinted at, and not moved here. */
@@ -32,16 +33,13 @@ const extentOf = ({ boxes }: SeenThing): { readonly x0: number; readonly x1: num
   y1: Math.max(...boxes.map(({ max }) => max[1])),
 });
 
+/** What is in hand: a thing, where it was taken, and where it has come to. */
+type Held = { readonly placed: Placement; readonly from: DrawingPoint; readonly now: Placement };
+
 /** A wall seen from inside, with what stands and hangs before it and the doll: things are moved along it and up it, where its boards meet is shown. */
 export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold, onPlace }: Props) => {
   const { doll, pieces } = useSet();
   const units = useUnits();
-  const svg = useRef<SVGSVGElement>(null);
-  const [hand, setHand] = useState<{
-    readonly placed: Placement;
-    readonly from: readonly [number, number];
-    readonly now: Placement;
-  } | null>(null);
   const { space, standing } = arranged;
   const { name } = side;
   const length = lengthOf(side);
@@ -70,12 +68,6 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
   const nameOf = (id: string): string => pieces.find((piece) => piece.id === id)?.name ?? '';
   const placedOf = (id: string): Placement | undefined => standing.find(({ placed }) => placed.piece === id)?.placed;
   const near = (thing: SeenThing): boolean => thing.away <= deep * FAR;
-  const pointOf = (event: PointerEvent): readonly [number, number] => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return [0, 0];
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return [x * 1000, -y * 1000];
-  };
   /** A thing moved along its wall and up, against the wall's ends, other things and the rule. */
   const movedBy = (placed: Placement, dx: number, dy: number, fine: boolean): Placement => {
     const thing = seen.things.find(({ piece }) => piece === placed.piece);
@@ -92,6 +84,18 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
     const [nx, nz] = placeAt(side, x, away);
     return { ...movedTo(placed, nx, nz), up: Math.max(0, Math.round(up)) as Placement['up'] };
   };
+  const { svg, pointOf, take, handlers } = useSvgDrag<Held>({
+    y: 'up',
+    moved: ({ placed, from }, [x, y], event) => {
+      const now = movedBy(placed, x - from[0], y - from[1], event.shiftKey);
+      onHold(now);
+      return { placed, from, now };
+    },
+    dropped: ({ placed, now }) => {
+      if (now !== placed) onPlace(`${nameOf(placed.piece)} moved`, now);
+    },
+    letGo: () => onHold(null),
+  });
   const onKeyDown = (event: KeyboardEvent, placed: Placement): void => {
     const arrow = UP_THE_WALL[event.key];
     if (!arrow || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -102,10 +106,6 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
     const up = Math.max(0, placed.up + arrow[1] * step) as Placement['up'];
     onPlace(`${nameOf(placed.piece)} moved`, { ...movedTo(placed, x, z), up });
   };
-  const letGo = (): void => {
-    setHand(null);
-    onHold(null);
-  };
   return (
     <svg
       ref={svg}
@@ -114,18 +114,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
       role="group"
       aria-label={`The ${name} seen from inside, ${showLength(length, units)} wide and ${showLength(space.height, units)} high, the doll before it`}
       data-testid="elevation"
-      onPointerMove={(event) => {
-        if (!hand) return;
-        const [x, y] = pointOf(event);
-        const now = movedBy(hand.placed, x - hand.from[0], y - hand.from[1], event.shiftKey);
-        setHand({ ...hand, now });
-        onHold(now);
-      }}
-      onPointerUp={() => {
-        if (hand && hand.now !== hand.placed) onPlace(`${nameOf(hand.placed.piece)} moved`, hand.now);
-        letGo();
-      }}
-      onPointerCancel={letGo}
+      {...handlers}
     >
       <Drawn drawings={drawn.wall} line="var(--line)" opacityOf={opacityOf} />
       {hung.map(({ piece, drawings }) => (
@@ -134,59 +123,10 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
           <Drawn drawings={drawings} />
         </g>
       ))}
-      {seams.map((seam) => {
-        const place = ([from, to]: readonly [number, number]) =>
-          seam.stands
-            ? { x1: mm(seam.at), x2: mm(seam.at), y1: -mm(from), y2: -mm(to) }
-            : { x1: mm(from), x2: mm(to), y1: -mm(seam.at), y2: -mm(seam.at) };
-        return (
-          <g key={`${seam.stands} ${seam.at} ${seam.from}`} data-seam={seam.seen > 0 ? 'seen' : 'hidden'} pointerEvents="none">
-            <line
-              {...place([seam.from, seam.to])}
-              stroke="var(--graphite)"
-              strokeWidth="1"
-              strokeDasharray="2 4"
-              vectorEffect="non-scaling-stroke"
-            />
-            {seam.open.map((stretch) => (
-              <line
-                key={stretch[0]}
-                {...place(stretch)}
-                stroke="var(--rose)"
-                strokeWidth="2.5"
-                strokeDasharray="7 4"
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
-          </g>
-        );
-      })}
-      {side.wire && (
-        <g pointerEvents="none" data-testid="wire">
-          <path
-            d={`M${side.wire.path.map(([x, y]) => `${mm(x)} ${-mm(y)}`).join('L')}`}
-            fill="none"
-            stroke="var(--moss)"
-            strokeWidth="2"
-            strokeDasharray="1 4"
-            strokeLinecap="round"
-            vectorEffect="non-scaling-stroke"
-          />
-          {side.wire.box && (
-            <rect
-              x={mm(side.wire.box.x0)}
-              y={-mm(side.wire.box.y1)}
-              width={mm(side.wire.box.x1 - side.wire.box.x0)}
-              height={mm(side.wire.box.y1 - side.wire.box.y0)}
-              fill="none"
-              stroke="var(--moss)"
-              strokeWidth="1.5"
-              strokeDasharray="4 3"
-              vectorEffect="non-scaling-stroke"
-            />
-          )}
-        </g>
-      )}
+      {seams.map((seam) => (
+        <JointOnWall key={`${seam.stands} ${seam.at} ${seam.from}`} joint={seam} />
+      ))}
+      {side.wire && <WireOnWall wire={side.wire} />}
       <OpeningsOnWall arranged={arranged} side={side} pointOf={pointOf} />
       {drawn.things.map(({ thing, drawings }) => (
         <g key={thing.piece} opacity={near(thing) ? 1 : 0.25} pointerEvents="none">
@@ -222,8 +162,7 @@ export const WallElevation = ({ arranged, side, chosen, dollAt, onChoose, onHold
             onKeyDown={(event) => onKeyDown(event, placed)}
             onPointerDown={(event) => {
               onChoose(thing.piece);
-              setHand({ placed, from: pointOf(event), now: placed });
-              svg.current?.setPointerCapture(event.pointerId);
+              take(event.pointerId, { placed, from: pointOf(event), now: placed });
             }}
           />
         );
