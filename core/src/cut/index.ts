@@ -5,7 +5,7 @@ export { type CutSetting, type CutStep, cutSteps, type OffPiece } from './cutSte
 export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';
 export { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
-export type { CutItem, Placement } from './lots.ts';
+export type { CutItem, LotPlacement } from './lots.ts';
 export { holds, layOutPinned, type PinnedSheet } from './pinned.ts';
 export { provesInfeasible } from './provesInfeasible.ts';
 export type { Sheet } from './sheet.ts';

@@ -15,7 +15,7 @@ import {
   type PackedSheet,
   type PackItem,
   packedOf,
-  tidied,
+  tidiedSheets,
 } from './pack/index.ts';
 import { provesInfeasible } from './provesInfeasible.ts';
 import { type LayingOut, nestedSheet, outlinesOn, roomierAtOnce, roomiest, type Sheet, sheetOf } from './sheet.ts';
@@ -174,7 +174,7 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
   });
   const [alone] = attempt([...blocks, ...rest.map(single)]);
   if (!alone) return nothing;
-  if (search.tries === 0) return laid(alone.plan, tidied(alone.first, alone.packing, rules.mode), roomierAtOnce);
+  if (search.tries === 0) return laid(alone.plan, tidiedSheets(alone.first, alone.packing, rules.mode), roomierAtOnce);
   const tell = ({ plan }: Attempt, packed: readonly PackedSheet[]): void => search.better?.(laid(plan, packed, sheetOf));
   tell(alone, alone.first.map(packedOf));
   // Of answers that cost the same the one with more parts in one rectangle leaves more.
@@ -191,7 +191,7 @@ export const layOut = (items: readonly CutItem[], kinds: readonly SheetKind[], r
     };
     better(first.map(packedOf));
     const packed = met(each)
-      ? tidied(first, packing, rules.mode)
+      ? tidiedSheets(first, packing, rules.mode)
       : improve(first, plan.packItems, packing, packKinds, rules.mode, bound.cost, { ...search, better });
     const cost = costOf(packed, packKinds);
     if (!best || cost < best.cost - 1e-9) best = { attempt: each, packed, cost };

@@ -16,7 +16,7 @@ export type CutItem = {
 };
 
 /** Where a part lies: the lower left corner of the rectangle round it, and how it lies in that. */
-export type Placement = Orientation & { readonly id: string; readonly x: number; readonly y: number };
+export type LotPlacement = Orientation & { readonly id: string; readonly x: number; readonly y: number };
 
 /** A rectangle that is cut out whole: a part by itself, or several that share it by their outlines. `turns` when it may be turned a quarter. */
 export type Lot = {
@@ -24,7 +24,7 @@ export type Lot = {
   readonly width: number;
   readonly height: number;
   readonly turns: boolean;
-  readonly members: readonly Placement[];
+  readonly members: readonly LotPlacement[];
   /** True when its members are cut apart like any others; else they are cut out by their outlines. */
   readonly apart?: boolean;
 };
@@ -42,7 +42,7 @@ export const membersAt = (
   y: number,
   turn: Quarters,
   sizeOf: (id: string) => { readonly width: number; readonly height: number },
-): readonly Placement[] =>
+): readonly LotPlacement[] =>
   members.map((member) => {
     const own = orientedSize(sizeOf(member.id), member);
     const left = [member.x, height - member.y - own.height, width - member.x - own.width, member.y][turn] as number;

@@ -3,17 +3,17 @@ import { type Orientation, orientedSize, type Ring } from '../shape/index.ts';
 import { cutAsLaid, type RoomOnSheet, refilled, roomsAround, roomsIn, roomsInside } from './asLaid.ts';
 import type { CutNode, Lying } from './cutTree.ts';
 import { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
-import type { CutItem, Placement } from './lots.ts';
+import type { CutItem, LotPlacement } from './lots.ts';
 import type { Sheet } from './sheet.ts';
 import { type CutRules, roomOf, type SheetKind, trimOf } from './supplies.ts';
 
 /** A sheet that parts are pinned to: of a kind, and where each lies, from the sheet's lower left corner. */
-export type PinnedSheet = { readonly id: string; readonly kind: SheetKind; readonly parts: readonly Placement[] };
+export type PinnedSheet = { readonly id: string; readonly kind: SheetKind; readonly parts: readonly LotPlacement[] };
 
 const mayLie = ({ lies, flips, outline }: CutItem, { turn, mirrored }: Orientation): boolean =>
   (lies === 'either' || (turn % 2 === 1) === (lies === 'turned')) && (!mirrored || outline === undefined || flips === true);
 
-const lyingOf = (item: CutItem, placement: Placement): Lying => ({
+const lyingOf = (item: CutItem, placement: LotPlacement): Lying => ({
   id: item.id,
   x: placement.x,
   y: placement.y,
@@ -21,7 +21,7 @@ const lyingOf = (item: CutItem, placement: Placement): Lying => ({
 });
 
 /** Whether a part may lie on a sheet beside others: inside the trim, with its grain, a knife gap from all of them. */
-export const holds = (item: CutItem, placement: Placement, others: readonly Lying[], kind: SheetKind, rules: CutRules): boolean => {
+export const holds = (item: CutItem, placement: LotPlacement, others: readonly Lying[], kind: SheetKind, rules: CutRules): boolean => {
   const { x, y, width, height } = lyingOf(item, placement);
   const { left, bottom } = trimOf(kind, rules);
   const room = roomOf(kind, rules);
@@ -51,7 +51,7 @@ const beginShaped = (kind: SheetKind, outline: Ring, rules: CutRules): Begun => 
 type Begun = {
   readonly pinned: PinnedSheet;
   readonly lying: readonly Lying[];
-  readonly placements: readonly Placement[];
+  readonly placements: readonly LotPlacement[];
   readonly tree: CutNode | undefined;
   readonly rooms: readonly RoomOnSheet[];
 };
@@ -60,7 +60,7 @@ type Begun = {
 const begin = (pinned: PinnedSheet, items: ReadonlyMap<string, CutItem>, rules: CutRules): Begun => {
   const { left, bottom } = trimOf(pinned.kind, rules);
   const room = roomOf(pinned.kind, rules);
-  const placements: Placement[] = [];
+  const placements: LotPlacement[] = [];
   const onSheet: Lying[] = [];
   for (const placement of pinned.parts) {
     const item = items.get(placement.id);

@@ -2,7 +2,7 @@
 import { orientedSize } from '../shape/index.ts';
 import { cutSteps } from './cutSteps.ts';
 import { type CutNode, cutsIn, cutTree, treePlacements } from './cutTree.ts';
-import { type CutItem, type Lot, membersAt, type Placement } from './lots.ts';
+import { type CutItem, type Lot, type LotPlacement, membersAt } from './lots.ts';
 import type { NestedSheet } from './nest/index.ts';
 import { largestOffcut } from './offcuts.ts';
 import { type Kind, laidAnew, type PackedSheet, type PackItem } from './pack/index.ts';
@@ -12,7 +12,7 @@ export type Sheet = {
   readonly kind: SheetKind;
   /** True for one that must be bought. */
   readonly bought: boolean;
-  readonly placements: readonly Placement[];
+  readonly placements: readonly LotPlacement[];
   /** How it is cut apart inside its trim, from edge to edge; null where it is cut freely. */
   readonly cuts: CutNode | null;
   /** Rectangles that several parts share by their outlines, as the cuts name them. */

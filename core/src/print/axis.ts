@@ -13,7 +13,7 @@ const mirrored = (region: Region, axis: Axis, width: number, height: number): Re
 const SAME = 1e-4;
 
 /** The line of a region whose lower left corner is at the origin; the upright one when both do. Plain rectangles need none. */
-export const axisOf = (region: Region): Axis | null => {
+export const printAxisOf = (region: Region): Axis | null => {
   const { x1: width, y1: height } = bounds(region.outline);
   if (region.outline.length <= 4) return null;
   const area = regionArea(region);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../piece/index.ts';
 import { derive, readSet, templatesOf } from '../set/index.ts';
 import { areaOf, boardWithEdge, bounds, ellipseRing, FIGURES, figureRing, type Ring, rectRing, regionArea } from '../shape/index.ts';
-import { axisLine, axisOf } from './axis.ts';
+import { axisLine, printAxisOf } from './axis.ts';
 import { onFold } from './halves.ts';
 import { drawTemplate, type Template } from './template.ts';
 
@@ -18,7 +18,7 @@ const template = (outline: Ring, over: Partial<Template> = {}): Template => {
     guides: [],
     centres: [],
     scores: [],
-    axis: axisOf(region),
+    axis: printAxisOf(region),
     grain: null,
     ...over,
   };
@@ -31,7 +31,7 @@ describe('the line about which an outline is the same on both sides', () => {
     for (const figure of FIGURES) {
       const outline = figureRing(figure, { width: 120_000, height: 90_000, corners: 5, round: 20_000 });
       // A cloud's lobes differ.
-      expect(axisOf({ outline, holes: [] }), figure).toBe(figure === 'rectangle' || figure === 'cloud' ? null : 'x');
+      expect(printAxisOf({ outline, holes: [] }), figure).toBe(figure === 'rectangle' || figure === 'cloud' ? null : 'x');
     }
     const leaning: Ring = [
       [0, 0],
@@ -40,7 +40,7 @@ describe('the line about which an outline is the same on both sides', () => {
       [60_000, 90_000],
       [20_000, 50_000],
     ];
-    expect(axisOf({ outline: leaning, holes: [] })).toBeNull();
+    expect(printAxisOf({ outline: leaning, holes: [] })).toBeNull();
   });
 
   it('lies where only that does, and counts openings too', () => {
@@ -51,11 +51,11 @@ describe('the line about which an outline is the same on both sides', () => {
       [60_000, 40_000],
       [0, 40_000],
     ];
-    expect(axisOf({ outline: arrow, holes: [] })).toBe('y');
+    expect(printAxisOf({ outline: arrow, holes: [] })).toBe('y');
     const ring = ellipseRing(50_000, 50_000, 50_000);
     const off = [...ellipseRing(30_000, 62_000, 9_000)].reverse();
-    expect(axisOf({ outline: ring, holes: [off] })).toBeNull();
-    expect(axisOf({ outline: ring, holes: [[...ellipseRing(50_000, 62_000, 9_000)].reverse()] })).toBe('x');
+    expect(printAxisOf({ outline: ring, holes: [off] })).toBeNull();
+    expect(printAxisOf({ outline: ring, holes: [[...ellipseRing(50_000, 62_000, 9_000)].reverse()] })).toBe('x');
   });
 
   it('is drawn on the template in a dash of its own, out beyond the outline at both ends', () => {

@@ -1,5 +1,5 @@
 // µm on paper.
-import { FIRST_ANSWER, layOut, type Placement, type Search, USUAL_WISHES } from '../cut/index.ts';
+import { FIRST_ANSWER, type LotPlacement, layOut, type Search, USUAL_WISHES } from '../cut/index.ts';
 import { seededRandom } from '../kit/index.ts';
 import { areaOf, type Region } from '../shape/index.ts';
 import { PAPERS, PRINT_STOCK_NAMES } from '../stock/index.ts';
@@ -88,7 +88,7 @@ const quarters = (marks: readonly Mark[], turn: number, width: number, height: n
   return turn === 1 ? turned(marks, height) : turnedRound(turned(marks, height), height, width);
 };
 
-const sharedPage = (placements: readonly Placement[], drawings: readonly Drawing[], rules: PageRules): Omit<Sheetful, 'on'> => {
+const sharedPage = (placements: readonly LotPlacement[], drawings: readonly Drawing[], rules: PageRules): Omit<Sheetful, 'on'> => {
   const { x0, y0 } = fieldOf(rules);
   const drawn = placements.map(({ id, x, y, turn }) => ({ drawing: drawings[Number(id)] as Drawing, x: x0 + x, y: y0 + y, turn }));
   const parts = [...new Set(drawn.map(({ drawing }) => drawing.tag))];

@@ -1,4 +1,4 @@
-export { axisOf } from './axis.ts';
+export { printAxisOf } from './axis.ts';
 export { type BoardPlan, PLAN_LAYERS, type PlanLayer, type PlanLine, type PlanText, planLayers, stacked } from './boardPlan.ts';
 export { boardsSvg } from './boardsSvg.ts';
 export { bookletLeaves, type PrintedBooklet } from './bookletLeaves.ts';

@@ -1,7 +1,7 @@
 // µm, doll size. A wall as it is seen from inside: x along it from its left end, y up from the floor, z towards the eye.
 import { type Box, type Boxed, boxOf, type Part } from '../assembly/index.ts';
 import { movedPose, type Pose, turnUpright } from '../shape/index.ts';
-import type { Standing } from './place.ts';
+import type { StandingThing } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
 
 /** Space as someone sees it who looks at a side. */
@@ -32,18 +32,18 @@ export const seenBy = (view: (pose: Pose) => Pose, parts: readonly Part[]): read
 /** What of a thing is seen, and how far in front of the side it begins. */
 export type SeenThing = { readonly piece: string; readonly parts: readonly Part[]; readonly boxes: readonly Box[]; readonly away: number };
 
-export type WallElevation = { readonly wall: readonly Part[]; readonly things: readonly SeenThing[] };
+export type SeenFromRoom = { readonly wall: readonly Part[]; readonly things: readonly SeenThing[] };
 
 /** The wall and all that is fixed to it lies behind its clear side, or no further before it than a sill. */
 const NEAR = 40_000;
 
 /** A thing that stands somewhere, or one that lies or hangs on another. */
-type Seen = Pick<Standing, 'placed' | 'body'> | { readonly piece: string; readonly body: Boxed };
+type Seen = Pick<StandingThing, 'placed' | 'body'> | { readonly piece: string; readonly body: Boxed };
 
 /** What is seen of a side.
  *  Shape: space, things, side → the parts of its wall and of what lies on it without floors and ceilings, and each thing with how far in front it begins,
  *  the nearest to the wall first. */
-export const elevationOf = (space: RoomSpace, standing: readonly Seen[], side: RoomSide): WallElevation => {
+export const elevationOf = (space: RoomSpace, standing: readonly Seen[], side: RoomSide): SeenFromRoom => {
   const view = viewOf(space, side);
   const wall = seenBy(view, space.shell.parts).filter((part) => {
     if (part.role === 'bottom' || part.role === 'top') return false;

@@ -4,7 +4,7 @@ import { dollUm, UM } from '../measure/index.ts';
 import { placeAt } from './elevation.ts';
 import { judgeLayout, shares } from './judge.ts';
 import type { Placement } from './layout.ts';
-import { type Standing, standAt } from './place.ts';
+import { type StandingThing, standAt } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
 
 /** Places are tried so far apart. */
@@ -26,14 +26,14 @@ const keepsClear = (side: RoomSide, from: number, to: number, tall: number, shy:
   !side.doors.some((door) => overlaps(from, to, door)) &&
   !(shy && side.openings.some(({ x0, x1, y0 }) => tall > y0 && overlaps(from, to, [x0, x1])));
 
-const isFree = (space: RoomSpace, standing: readonly Standing[], one: Standing): boolean =>
+const isFree = (space: RoomSpace, standing: readonly StandingThing[], one: StandingThing): boolean =>
   !standing.some(({ body }) => boxesOverlap(body.whole, one.body.whole)) &&
   !shares(one.body, space.shell) &&
   judgeLayout(space, [one]).outside.length === 0;
 
 const alongSide = (
   space: RoomSpace,
-  standing: readonly Standing[],
+  standing: readonly StandingThing[],
   assembly: Assembly,
   piece: string,
   side: RoomSide,
@@ -54,7 +54,7 @@ const alongSide = (
 
 /** The first free place for a thing: along a wall, from the back one round and from its left end on, clear of doors and, where that can be, of windows; what
  *  lies flat, and what finds no room along a wall, as near to the middle as it is free; the middle itself where nothing is. */
-export const freePlace = (space: RoomSpace, standing: readonly Standing[], assembly: Assembly, piece: string): Placement => {
+export const freePlace = (space: RoomSpace, standing: readonly StandingThing[], assembly: Assembly, piece: string): Placement => {
   const [xs, zs] = [space.ring.map(([x]) => x), space.ring.map(([, z]) => z)];
   const middle = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...zs) + Math.max(...zs)) / 2] as const;
   const inMiddle: Placement = { piece, x: dollUm(Math.round(middle[0])), z: dollUm(Math.round(middle[1])), up: dollUm(0), turn: 0 };

@@ -4,12 +4,12 @@ import { describe, expect, it } from 'vitest';
 import type { Box } from '../assembly/index.ts';
 import { UM } from '../measure/index.ts';
 import { put as at, built, mm, preset, roomOf } from './arranged.testing.ts';
-import { evenRows, gapsOf, type Placement, type RoomSpace, type Standing, standAt, withGap } from './index.ts';
+import { evenRows, gapsOf, type Placement, type RoomSpace, type StandingThing, standAt, withGap } from './index.ts';
 
 const { space } = roomOf(500, 400);
 const box = built(preset('box', { width: mm(60), height: mm(60), depth: mm(40) }));
-const stand = (placed: Placement): Standing => standAt(box, placed, space);
-const gaps = (standing: readonly Standing[], piece: string) =>
+const stand = (placed: Placement): StandingThing => standAt(box, placed, space);
+const gaps = (standing: readonly StandingThing[], piece: string) =>
   Object.fromEntries(gapsOf(space, standing, piece).map(({ way, gap, to }) => [way, [gap / UM.mm, to]]));
 
 describe('how far things stand from one another', () => {

@@ -3,7 +3,7 @@ import type { Box } from '../assembly/index.ts';
 import { dollUm } from '../measure/index.ts';
 import type { Point } from '../shape/index.ts';
 import type { Placement } from './layout.ts';
-import type { Standing } from './place.ts';
+import type { StandingThing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
 /** The four ways along the plan's edges. */
@@ -65,7 +65,7 @@ const wallsAcross = ({ ring, between }: RoomSpace, print: Print, axis: 0 | 1): r
 
 /** How far a thing is from what is next to it, each way where something is.
  *  Shape: a room, what stands there, the thing's piece → up to four gaps, in µm; a thing that reaches into another has none that way. */
-export const gapsOf = (space: RoomSpace, standing: readonly Standing[], piece: string): readonly Gap[] => {
+export const gapsOf = (space: RoomSpace, standing: readonly StandingThing[], piece: string): readonly Gap[] => {
   const mine = standing.find(({ placed }) => placed.piece === piece);
   if (!mine) return [];
   const print = printOf(mine.body.whole, space);
@@ -102,7 +102,7 @@ export type EvenRow = {
 
 /** The ways in which the row that a thing stands in can be spaced evenly: from side to side and from back to front, with its ends where they are (three or
  *  more), or from wall to wall. None where the row has no room. */
-export const evenRows = (space: RoomSpace, standing: readonly Standing[], piece: string): readonly EvenRow[] => {
+export const evenRows = (space: RoomSpace, standing: readonly StandingThing[], piece: string): readonly EvenRow[] => {
   const mine = standing.find(({ placed }) => placed.piece === piece);
   if (!mine) return [];
   const print = printOf(mine.body.whole, space);

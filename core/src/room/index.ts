@@ -1,9 +1,9 @@
-export { elevationOf, placeAt, type SeenThing, seenAt, type WallElevation } from './elevation.ts';
+export { elevationOf, placeAt, type SeenFromRoom, type SeenThing, seenAt } from './elevation.ts';
 export { freePlace } from './freePlace.ts';
 export { type EvenRow, evenRows, type Gap, gapsOf, withGap } from './gaps.ts';
 export { type JudgedRoom as LayoutJudged, judgeLayout, shares } from './judge.ts';
 export { layoutOf, layoutSchema, type Placement, type RoomLayout } from './layout.ts';
-export { besideIt, type Standing, standAt } from './place.ts';
+export { besideIt, type StandingThing, standAt } from './place.ts';
 export { shownOn, type WallJoint, wallJointsOf } from './seams.ts';
 export { footprintOf, snapped, snappedTo } from './snap.ts';
 export { lengthOf, pointOn, type RoomSide, type RoomSpace, spaceOf } from './space.ts';

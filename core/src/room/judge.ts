@@ -1,7 +1,7 @@
 // µm, doll size. Whether what stands in a room stands free: of each other, of the walls; whether it opens, and whether one gets to it.
 import { type Box, type Boxed, boxesOverlap, clashOf, runsInto } from '../assembly/index.ts';
 import { AXES, isInRing, type Point } from '../shape/index.ts';
-import type { Standing } from './place.ts';
+import type { StandingThing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
 /** What is wrong with how a room is arranged, by the ids of pieces. */
@@ -38,10 +38,10 @@ const clashes = remembered<Boxed>((a, b) => clashOf(a, b) !== undefined);
 /** Whether two things share volume. Most pairs are told by the boxes round them, sooner than they would be remembered. */
 export const shares = (a: Boxed, b: Boxed): boolean => boxesOverlap(a.whole, b.whole) && clashes(a, b);
 
-const opens = remembered<Standing>(({ motions, body }, other) => motions.some((motion) => runsInto(motion, body, other)));
+const opens = remembered<StandingThing>(({ motions, body }, other) => motions.some((motion) => runsInto(motion, body, other)));
 
 /** Whether something of a thing opens into another. What opens reaches no further than the thing is large. */
-const opensInto = (one: Standing, other: Boxed): boolean => {
+const opensInto = (one: StandingThing, other: Boxed): boolean => {
   const { min, max } = one.body.whole;
   const reach = Math.hypot(...AXES.map((axis) => max[axis] - min[axis]));
   return boxesOverlap(grownBy(one.body.whole, reach), other.whole) && opens(one, other);
@@ -52,7 +52,7 @@ const HELD = 1_500;
 
 const near = (box: Box, { boxes }: Boxed): boolean => boxes.some((other) => boxesOverlap(grownBy(box, HELD), other));
 
-const footprint = ({ body }: Standing, { corner }: RoomSpace): readonly Point[] => {
+const footprint = ({ body }: StandingThing, { corner }: RoomSpace): readonly Point[] => {
   const { min, max } = body.whole;
   return [
     [min[0] - corner[0], min[2] - corner[2]],
@@ -68,7 +68,7 @@ const within = ([x, z]: Point, [mx, mz]: Point): Point => [x + Math.sign(mx - x)
 /** Judges an arrangement.
  *  Shape: room, things where they stand → what clashes, stands outside, hangs free, does not open. Moving one thing asks again only about the pairs
  *  that it is part of: the others are remembered. */
-export const judgeLayout = (space: RoomSpace, standing: readonly Standing[]): JudgedRoom => {
+export const judgeLayout = (space: RoomSpace, standing: readonly StandingThing[]): JudgedRoom => {
   const pairs = standing.flatMap((one, index) => [
     ...(shares(one.body, space.shell) ? [[one.placed.piece, ''] as const] : []),
     ...standing
@@ -92,4 +92,4 @@ export const judgeLayout = (space: RoomSpace, standing: readonly Standing[]): Ju
   return { clashes: pairs, outside: outside.map(pieceOf), floating: floating.map(pieceOf), stopped };
 };
 
-const pieceOf = ({ placed }: Standing): string => placed.piece;
+const pieceOf = ({ placed }: StandingThing): string => placed.piece;

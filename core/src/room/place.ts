@@ -45,10 +45,10 @@ export const besideIt = (assembly: Assembly, placed: Placement, space: RoomSpace
 };
 
 /** A piece where it stands: its parts in the room's space with their boxes, and what turns or slides of it. */
-export type Standing = { readonly placed: Placement; readonly body: Boxed; readonly motions: readonly Motion[]; readonly size: Vec3 };
+export type StandingThing = { readonly placed: Placement; readonly body: Boxed; readonly motions: readonly Motion[]; readonly size: Vec3 };
 
 /** Puts a piece where it was placed. */
-export const standAt = (assembly: Assembly, placed: Placement, space: RoomSpace): Standing => {
+export const standAt = (assembly: Assembly, placed: Placement, space: RoomSpace): StandingThing => {
   const { turn, from, to } = moveTo(assembly, placed, space);
   const { min, max } = reachOf(assembly);
   return {

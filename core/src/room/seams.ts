@@ -3,8 +3,8 @@ import { type Box, boxOf, type Part, upperOf } from '../assembly/index.ts';
 import { lessStretch, type Stretch } from '../kit/index.ts';
 import { isOfOpening } from '../piece/index.ts';
 import { normalOf, type Point, toSpace } from '../shape/index.ts';
-import { elevationOf, seenAt, seenBy, viewOf, type WallElevation } from './elevation.ts';
-import type { Standing } from './place.ts';
+import { elevationOf, type SeenFromRoom, seenAt, seenBy, viewOf } from './elevation.ts';
+import type { StandingThing } from './place.ts';
 import { lengthOf, type RoomSide, type RoomSpace } from './space.ts';
 
 /** A joint of two boards that can be seen from inside: on which side, whether it stands or lies, where, from where to where, and what of that is not
@@ -146,10 +146,10 @@ const changes = (whole: readonly Stretch[], [from, to]: Stretch): boolean => who
 
 /** The joints of a room's walls.
  *  Shape: space, things → every joint that a look at a wall from inside meets, by its side. The walls are asked once for as long as they stand. */
-export const wallJointsOf = (space: RoomSpace, standing: readonly Standing[]): readonly WallJoint[] => {
+export const wallJointsOf = (space: RoomSpace, standing: readonly StandingThing[]): readonly WallJoint[] => {
   const joints = bareOf.get(space) ?? space.sides.flatMap(({ walled }, number) => (walled ? bareOn(space, number) : []));
   bareOf.set(space, joints);
-  const thingsOf = new Map<number, WallElevation['things']>();
+  const thingsOf = new Map<number, SeenFromRoom['things']>();
   for (const { side } of joints) {
     if (thingsOf.has(side)) continue;
     const seen = space.sides[side] as RoomSpace['sides'][number];

@@ -1,9 +1,9 @@
 // µm, doll size. Where a piece goes when it is dragged: against walls and other pieces when it comes near, else onto the maker's rule.
 import type { Point } from '../shape/index.ts';
-import type { Standing } from './place.ts';
+import type { StandingThing } from './place.ts';
 import type { RoomSpace } from './space.ts';
 
-type Extent = { readonly half: Point; readonly others: readonly Standing[]; readonly space: RoomSpace };
+type Extent = { readonly half: Point; readonly others: readonly StandingThing[]; readonly space: RoomSpace };
 
 /** Lines to stand against along one axis: of the plan's sides, and of other pieces' footprints. */
 const linesOf = ({ others, space }: Extent, axis: 0 | 1): readonly number[] => {

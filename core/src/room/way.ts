@@ -1,7 +1,7 @@
 // µm, doll size. The doll's way through a room: where she can stand, walking in from its open sides and doors.
 import type { Body } from '../doll/index.ts';
 import { isInRing, type Point } from '../shape/index.ts';
-import type { Standing } from './place.ts';
+import type { StandingThing } from './place.ts';
 import { lengthOf, pointOn, type RoomSide, type RoomSpace } from './space.ts';
 
 /** A field of squares over the plan: true where the middle of the doll can be. */
@@ -96,7 +96,7 @@ const outermost = (rects: readonly Rect[]): readonly Rect[] => {
 /** What a thing takes of the squares: those where she cannot be for it, and those from which she comes up to it. */
 type Taken = { readonly key: string; readonly blocked: Squares; readonly near: Squares };
 
-const takenBy = new WeakMap<Standing, readonly Taken[]>();
+const takenBy = new WeakMap<StandingThing, readonly Taken[]>();
 
 /** So many bodies are asked about in turn: one doll as broad as she is, and as broad as she would like the way to be. */
 const BODIES = 2;
@@ -104,7 +104,7 @@ const BODIES = 2;
 const comesUp = (body: Body, field: Field): number => body.shoulderBreadth * (0.5 + COMES_UP) + field.cell;
 
 /** Things stay where they are while one is dragged: what each takes is worked out once. */
-const takenOf = (standing: Standing, space: RoomSpace, field: Field, body: Body): Taken => {
+const takenOf = (standing: StandingThing, space: RoomSpace, field: Field, body: Body): Taken => {
   const [cx, floor, cz] = space.corner;
   const key = [cx, floor, cz, field.cell, field.columns, field.rows, body.shoulderBreadth, body.height].join(' ');
   const kept = takenBy.get(standing) ?? [];
@@ -156,7 +156,7 @@ const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
 /** The doll's way through a room.
  *  Shape: room, things, body → squares where she can be and where she comes to, and the pieces that she cannot come up to. A room that is shut on all sides
  *  is entered from above: every free square counts as reached. */
-export const wayThrough = (space: RoomSpace, standing: readonly Standing[], body: Body): WalkField => {
+export const wayThrough = (space: RoomSpace, standing: readonly StandingThing[], body: Body): WalkField => {
   const field = fieldOf(space.ring);
   const { cell, columns, rows } = field;
   const empty = emptyRoom(space, field, body.shoulderBreadth / 2);

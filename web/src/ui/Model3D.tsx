@@ -4,7 +4,7 @@ import type { Vec3 } from '@parlor/core/shape';
 import { useEffect, useRef, useState } from 'react';
 import { PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { ClothLook } from './clothes.ts';
+import type { WornCloth } from './clothes.ts';
 import { cx } from './cx.ts';
 import {
   addDrapes,
@@ -40,7 +40,7 @@ type Props = {
   /** Cloth that hangs and lies there. */
   readonly drapes?: readonly Drape[] | undefined;
   /** What it wears; without it parts are coloured by what they are. */
-  readonly clothes?: readonly ClothLook[] | undefined;
+  readonly clothes?: readonly WornCloth[] | undefined;
   /** Hears where a part was touched: its index, and the point in µm. */
   readonly onTouch?: ((part: number, at: Vec3) => void) | undefined;
   /** What a touch on a part will put on it; it is seen at once, and what is worked out follows. */

@@ -18,7 +18,7 @@ import {
 import { drawLook } from './lookCanvas.ts';
 
 /** One finish on one face. */
-export type ClothLook = {
+export type WornCloth = {
   readonly part: number;
   readonly positions: Float32Array;
   readonly uvs: Float32Array;
@@ -138,7 +138,7 @@ export const clothesOf = (
   { surfaces, worn }: Pick<Covering, 'surfaces' | 'worn'>,
   looks: ReadonlyMap<string, Look>,
   came: number,
-): readonly ClothLook[] => {
+): readonly WornCloth[] => {
   const dressed = surfaces.flatMap((surface, index): readonly Dressed[] => {
     const wear = worn[index];
     const part = assembly.parts[surface.part];
@@ -160,7 +160,7 @@ export const clothesOf = (
     windows.set(key, around(each.corners, windows.get(key)));
   });
   const pictures = new Map<string, { readonly window: Rect; readonly canvas: HTMLCanvasElement }>();
-  return shown.map((each, index): ClothLook => {
+  return shown.map((each, index): WornCloth => {
     const { surface, wear, corners } = each;
     const key = keyOf(each, index);
     const look = looks.get(wear.finish ?? '') as Look;

@@ -1,7 +1,7 @@
 import { derive, readSet } from '@parlor/core/set';
 import { type BufferGeometry, type Mesh, type MeshLambertMaterial, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import type { ClothLook } from './clothes.ts';
+import type { WornCloth } from './clothes.ts';
 import {
   buildModel,
   type Colours,
@@ -60,7 +60,7 @@ const areaOf = (shape: BufferGeometry): number => {
 const wornOn = (model: SceneModel, part: number) =>
   (model.bodies[part]?.group.children ?? []).filter(({ name }) => name === 'worn') as Mesh<BufferGeometry, MeshLambertMaterial>[];
 
-const clothOn = (part: number): ClothLook => ({
+const clothOn = (part: number): WornCloth => ({
   part,
   positions: Float32Array.from([0, 0, 0, 10, 0, 0, 0, 10, 0]),
   uvs: Float32Array.from([0, 0, 1, 0, 0, 1]),

@@ -26,7 +26,7 @@ import {
   Vector2,
   Vector3,
 } from 'three';
-import type { ClothLook } from './clothes.ts';
+import type { WornCloth } from './clothes.ts';
 
 export type Colours = {
   readonly leaf: string;
@@ -278,7 +278,7 @@ const textureOf = (canvas: HTMLCanvasElement): CanvasTexture => {
 
 /** Puts clothes on: each lies a hair before its part's face. Textures are shared by whatever wears the same. Gives what frees the clothes worn
  *  before: to be called once the new ones are drawn, for as long as they are there the graphics card keeps the programs that both are drawn by. */
-export const dressModel = (model: SceneModel, clothes: readonly ClothLook[]): (() => void) => {
+export const dressModel = (model: SceneModel, clothes: readonly WornCloth[]): (() => void) => {
   const before = undress(model);
   const now = new Set<unknown>();
   for (const { part, positions, uvs, canvas, colour } of clothes) {

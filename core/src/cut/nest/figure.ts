@@ -11,7 +11,7 @@ import {
   rectRing,
   regionArea,
 } from '../../shape/index.ts';
-import { type CutItem, type Lot, membersAt, type Placement } from '../lots.ts';
+import { type CutItem, type Lot, type LotPlacement, membersAt } from '../lots.ts';
 import { convexPieces, type NoFit, noFit } from './convex.ts';
 
 /** `kind` is equal for equal figures; `area` is what they cover. `outer` are convex pieces of what it keeps others from when it comes from
@@ -23,7 +23,7 @@ export type NestFigure = {
   readonly area: number;
   readonly outer: readonly Ring[];
   readonly pieces: () => readonly Ring[];
-  readonly members: readonly Placement[];
+  readonly members: readonly LotPlacement[];
   /** The sizes of the rectangles round its openings. */
   readonly openings: readonly (readonly [width: number, height: number])[];
 };

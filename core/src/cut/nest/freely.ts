@@ -1,7 +1,7 @@
 // Free cutting by outlines: what lies on the sheet that is worth most to save is laid into what the outlines on the others leave open.
 import { difference, FillRule } from 'clipper2-ts';
 import { type Point, rectRing } from '../../shape/index.ts';
-import { type CutItem, type Placement, single } from '../lots.ts';
+import { type CutItem, type LotPlacement, single } from '../lots.ts';
 import { toPaths } from './convex.ts';
 import { type Figures, type NestFigure, newFigures } from './figure.ts';
 import { waysOf } from './share.ts';
@@ -9,7 +9,7 @@ import { waysOf } from './share.ts';
 type Size = { readonly width: number; readonly height: number };
 
 /** A part and where it lies. */
-export type Outlined = { readonly item: CutItem; readonly placement: Placement };
+export type Outlined = { readonly item: CutItem; readonly placement: LotPlacement };
 
 /** A sheet inside its trim, and what lies on it. `kind` is whatever the caller knows it by. */
 export type NestedSheet = { readonly kind: number; readonly room: Size; readonly parts: readonly Outlined[] };
@@ -126,5 +126,5 @@ const sortedByArea = (lots: readonly Nested[]): readonly Nested[] => [...lots].s
 
 const laidOut = ({ sheet, lots }: Working): NestedSheet => ({
   ...sheet,
-  parts: lots.map(({ item, figure, x, y }) => ({ item, placement: { ...(figure.members[0] as Placement), x, y } })),
+  parts: lots.map(({ item, figure, x, y }) => ({ item, placement: { ...(figure.members[0] as LotPlacement), x, y } })),
 });

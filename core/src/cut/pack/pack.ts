@@ -153,13 +153,13 @@ export const improve = (
     effort.better?.(best.map(packedOf));
   }
   const chosen = done() || !effort.choose ? undefined : patterns.choose(effort.choose.solve, effort.choose.seconds, costOf(best, kinds));
-  if (!chosen || costOf(chosen, kinds) >= costOf(best, kinds) - 1e-9) return tidied(best, items, mode);
+  if (!chosen || costOf(chosen, kinds) >= costOf(best, kinds) - 1e-9) return tidiedSheets(best, items, mode);
   effort.better?.(chosen);
   return chosen;
 };
 
 /** Moves what finds room elsewhere off the emptiest sheet, so that what is left of it is large. The spaces are used up by that. */
-export const tidied = (sheets: readonly FilledSheet[], items: Items, mode: Mode): readonly PackedSheet[] => {
+export const tidiedSheets = (sheets: readonly FilledSheet[], items: Items, mode: Mode): readonly PackedSheet[] => {
   const share = ({ space }: FilledSheet): number => space.filled / (space.width * space.height);
   const last = sheets.reduce((least, sheet) => (share(sheet) < share(least) ? sheet : least));
   const others = sheets.filter((sheet) => sheet !== last);

@@ -2,7 +2,7 @@
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { bodyHeight, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import { type PanelKind, type Space, sectionOf } from '../parts/panels.ts';
 import { BED_ROLES, type Bed, type BedRole } from './bed.ts';
 
@@ -32,13 +32,13 @@ export const planBed = (piece: Bed, means: Means): BedPlan => {
   const doll = (measure: Bed['lies']) => dollOf(measure, means.scale);
   const sheets = sheetsFor(piece, BED_ROLES, means);
   // A bed must be as long as who sleeps in it, and as high as lets her sit on it.
-  const length = bodyOf(piece.mattressLength, piece.bodyScale, means) + 2 * piece.play;
+  const length = bodyHeight(piece.mattressLength, piece.bodyScale, means) + 2 * piece.play;
   const width = doll(piece.mattressWidth) + 2 * piece.play;
   const [end, rail] = [sheets.head.thickness, sheets.frame.thickness];
   const bed: Space = { x0: end, x1: end + length, y0: 0, y1: 0, z0: rail, z1: rail + width };
   const baseDepth = piece.base === 'board' ? sheets.base.thickness : sectionOf(piece.slat).thickness;
   const mattress = doll(piece.mattressThickness);
-  const lies = bodyOf(piece.lies, piece.bodyScale, means);
+  const lies = bodyHeight(piece.lies, piece.bodyScale, means);
   const clear = doll(piece.clear);
   // What hangs lowest under the upper mattress is clear of who stands or sits below: the base, what slats rest on, or the rails.
   const cleat = piece.base === 'slats' ? sectionOf(CLEAT).width : 0;

@@ -113,7 +113,7 @@ const frameFields = (cell: Cell, path: CellPath = []): readonly CellPath[] =>
     : [path];
 
 /** An opening of the frame as it stands, in the assembly's x and y. */
-export const openingsOf = (plan: CarcassPlan, bays: readonly Bay[]): readonly Rect[] => {
+export const frameOpeningsOf = (plan: CarcassPlan, bays: readonly Bay[]): readonly Rect[] => {
   const { frame, front } = plan.piece;
   if (!frame) return [];
   if (frame.openings)
@@ -135,7 +135,7 @@ export const faceFrame = (plan: CarcassPlan, bays: readonly Bay[]): Result<reado
   if (!plan.piece.frame) return ok([]);
   const { body, face } = plan;
   const space: Space = { x0: body.x0, x1: body.x1, y0: body.y0, y1: body.y1, z0: body.z1, z1: face };
-  const openings = openingsOf(plan, bays);
+  const openings = frameOpeningsOf(plan, bays);
   const wrong = openings.find(
     (one, index) =>
       one.x1 - one.x0 < 1_000 ||

@@ -6,7 +6,7 @@ import type { PieceProblem } from '../family/problem.ts';
 import type { Built } from '../parts/built.ts';
 import { extra } from '../parts/extra.ts';
 import type { Space } from '../parts/panels.ts';
-import { faceFrame, openingsOf, withHoles, withWorktop } from './additions.ts';
+import { faceFrame, frameOpeningsOf, withHoles, withWorktop } from './additions.ts';
 import { fill } from './bays.ts';
 import { carcassPanels, footRoom, lidMotion } from './carcass.ts';
 import type { Casework } from './casework.ts';
@@ -75,7 +75,7 @@ export const buildCasework = (piece: Casework, means: Means): Result<Built, Piec
       motions,
     },
     bays: filled.value.bays,
-    openings: openingsOf(plan, filled.value.bays),
+    openings: frameOpeningsOf(plan, filled.value.bays),
     marks: [],
     extras: piece.standing === 'free' ? [] : [extra('double-sided tape, to fix it to the wall', plan.outside.x1 - plan.outside.x0)],
   });

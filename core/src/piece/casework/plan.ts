@@ -2,7 +2,7 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import { CLEAR_SHEET } from '../../stock/index.ts';
-import { bodyOf, layersFor, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { bodyHeight, layersFor, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import type { Space } from '../parts/panels.ts';
 import { BOARD_ROLES, type BoardRole, type Casework } from './casework.ts';
@@ -124,7 +124,7 @@ export const planCarcass = (piece: Casework, means: Means): Result<CarcassPlan, 
   const stated = {
     width: doll(piece.width),
     // Where people stand at it, a counter is as high as suits the body.
-    height: piece.worktop && !grown ? bodyOf(piece.height, piece.bodyScale, means) : doll(piece.height),
+    height: piece.worktop && !grown ? bodyHeight(piece.height, piece.bodyScale, means) : doll(piece.height),
     depth: doll(piece.depth),
   };
   const width = stated.width + (grown ? 2 * shell.sides + over.left + over.right : 0);

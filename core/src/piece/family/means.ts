@@ -48,7 +48,7 @@ export const BODY_SCALES = ['set', 'doll'] as const;
 export type BodyScale = (typeof BODY_SCALES)[number];
 
 /** A height that touches the body (a table top, a bed's length, a counter): by the scale that the piece follows for it. */
-export const bodyOf = (measure: Measure, bodyScale: BodyScale, means: Means): DollUm =>
+export const bodyHeight = (measure: Measure, bodyScale: BodyScale, means: Means): DollUm =>
   dollOf(measure, bodyScale === 'set' ? means.scale : means.body);
 
 /** Board as a part needs it: how thick one is, and how many are glued on one another. µm, doll size. */

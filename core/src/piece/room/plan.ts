@@ -110,7 +110,7 @@ const ownRing = ({ points, pointsAre }: Room, { doll, real }: Scale): readonly A
 };
 
 /** The plan of a room as it is decided, the back left corner of the clear room at the origin. */
-export const planOf = (
+export const shellPlanOf = (
   room: Room,
   means: Means,
   { raise = 0, seamed = [0, 0] }: Partial<Pick<RoomPlan, 'raise' | 'seamed'>> = {},

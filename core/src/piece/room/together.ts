@@ -3,7 +3,7 @@
 import type { Vec3 } from '../../shape/index.ts';
 import { type Board, thicknessOf } from '../../stock/index.ts';
 import type { Means } from '../family/means.ts';
-import { isWalled, movedOut, planOf, type RoomPlan, stripWide, wallAt } from './plan.ts';
+import { isWalled, movedOut, type RoomPlan, shellPlanOf, stripWide, wallAt } from './plan.ts';
 import { asRoom, type Room } from './room.ts';
 
 /** One of several layers that lift a floor. */
@@ -62,8 +62,8 @@ const extentOf = ({ ring, thick }: RoomPlan): readonly [number, number] => {
 /** Puts the shells of a room beside each other, from the left.
  *  Shape: room, means → each in its place; a room of one shell stands at the origin. Floors are level as far as boards at hand make them so. */
 export const standTogether = (room: Room, means: Means): readonly StandingShell[] => {
-  if (room.shells.length === 0) return [{ plan: planOf(room, means), at: [0, 0, 0], packing: [], uneven: 0, short: 0, shallower: 0 }];
-  const first = [room, ...room.shells].map((_, number) => planOf(asRoom(room, number), means));
+  if (room.shells.length === 0) return [{ plan: shellPlanOf(room, means), at: [0, 0, 0], packing: [], uneven: 0, short: 0, shallower: 0 }];
+  const first = [room, ...room.shells].map((_, number) => shellPlanOf(asRoom(room, number), means));
   const highest = Math.max(...first.map(floorTop));
   const deepest = Math.max(...first.map(depthOf));
   const packed = first.map((plan) => packingFor(highest - floorTop(plan), means.boards));
@@ -86,7 +86,7 @@ export const standTogether = (room: Room, means: Means): readonly StandingShell[
     const up = lift[index] as number;
     const raise = room.fill && short >= LEAST_FILL ? short : 0;
     return {
-      plan: planOf(asRoom(room, index), means, { raise, seamed: [taken(index - 1), taken(index)] }),
+      plan: shellPlanOf(asRoom(room, index), means, { raise, seamed: [taken(index - 1), taken(index)] }),
       at: [at, up, room.level === 'fronts' ? deepest - depthOf(plan) : 0],
       packing: packed[index] as readonly Layer[],
       uneven: highest - floorTop(plan) - up,

@@ -1,7 +1,7 @@
 // µm, doll size: lower left back corner at the origin, x right, y up, z towards the viewer. What every part of a seat is measured from.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { bodyHeight, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import { SEAT_ROLES, type Seat, type SeatRole } from './seat.ts';
 
 export type SeatPlan = {
@@ -25,14 +25,14 @@ export type PartsResult = { readonly parts: readonly Part[]; readonly motions: r
 export const planSeat = (piece: Seat, means: Means): SeatPlan => {
   const doll = (measure: Measure): number => dollOf(measure, means.scale);
   const hasBack = piece.back !== 'none' && piece.shape === 'rectangle' && !(piece.stands === 'box' && piece.box === 'lid');
-  const seatTop = bodyOf(piece.seat, piece.bodyScale, means);
+  const seatTop = bodyHeight(piece.seat, piece.bodyScale, means);
   const pad = doll(piece.pad);
   return {
     piece,
     sheets: sheetsFor(piece, SEAT_ROLES, means),
     width: doll(piece.width),
     depth: doll(piece.depth),
-    height: hasBack ? bodyOf(piece.height, piece.bodyScale, means) : seatTop,
+    height: hasBack ? bodyHeight(piece.height, piece.bodyScale, means) : seatTop,
     boardTop: seatTop - pad,
     seatTop,
     pad,

@@ -2,7 +2,7 @@
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import { type Ring, rectRing } from '../../shape/index.ts';
-import { bodyOf, type Means, sheetsFor } from '../family/means.ts';
+import { bodyHeight, type Means, sheetsFor } from '../family/means.ts';
 import { lack, type PieceProblem } from '../family/problem.ts';
 import type { Built, SizeMark } from '../parts/built.ts';
 import type { Space } from '../parts/panels.ts';
@@ -165,7 +165,7 @@ export const buildShop = (piece: Shop, means: Means): Result<Built, PieceProblem
     piece,
     sheets: sheetsFor(piece, SHOP_ROLES, means),
     width: doll(piece.width),
-    height: bodyOf(piece.height, piece.bodyScale, means),
+    height: bodyHeight(piece.height, piece.bodyScale, means),
     depth: doll(piece.depth),
     low: doll(piece.low),
     top: doll(piece.top),

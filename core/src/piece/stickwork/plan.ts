@@ -4,7 +4,7 @@ import type { Result } from '../../kit/index.ts';
 import { dollOf, type Measure } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
 import type { Stick } from '../../stock/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { bodyHeight, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import type { PieceProblem } from '../family/problem.ts';
 import { sectionOf } from '../parts/panels.ts';
 import { STICKWORK_ROLES, type Stickwork, type StickworkRole } from './stickwork.ts';
@@ -33,7 +33,7 @@ export const planStickwork = (piece: Stickwork, means: Means): StickworkPlan => 
     piece,
     sheets: sheetsFor(piece, STICKWORK_ROLES, means),
     width: doll(piece.width),
-    height: bodyOf(piece.height, piece.bodyScale, means),
+    height: bodyHeight(piece.height, piece.bodyScale, means),
     depth: doll(piece.depth),
     post: sectionOf(piece.post),
     rail: sectionOf(piece.rail),

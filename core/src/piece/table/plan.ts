@@ -1,7 +1,7 @@
 // µm, doll size. What every part of a table is measured from.
 import type { Motion, Part } from '../../assembly/index.ts';
 import { dollOf } from '../../measure/index.ts';
-import { bodyOf, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
+import { bodyHeight, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
 import type { PanelKind, Space } from '../parts/panels.ts';
 import { TABLE_ROLES, type Table, type TableRole } from './table.ts';
 
@@ -24,7 +24,7 @@ export const planTable = (piece: Table, means: Means): TablePlan => {
     x0: 0,
     x1: doll(piece.width),
     y0: 0,
-    y1: bodyOf(piece.height, piece.bodyScale, means),
+    y1: bodyHeight(piece.height, piece.bodyScale, means),
     z0: 0,
     z1: doll(piece.depth),
   };

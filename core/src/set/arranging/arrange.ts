@@ -11,7 +11,7 @@ import {
   type Placement,
   type RoomLayout,
   type RoomSpace,
-  type Standing,
+  type StandingThing,
   spaceOf,
   standAt,
   type WalkField,
@@ -36,7 +36,7 @@ export type Arranged = {
   readonly room: Room;
   readonly layout: RoomLayout | undefined;
   readonly space: RoomSpace;
-  readonly standing: readonly Standing[];
+  readonly standing: readonly StandingThing[];
   readonly judged: LayoutJudged;
   readonly way: WalkField;
   /** Where the boards of its walls meet, and what hides that. */
@@ -49,9 +49,9 @@ export type Arranged = {
 };
 
 /** What was put in its place stays the very same thing as long as neither it nor the room has changed, so that what was asked about it holds. */
-const known = new WeakMap<Placement, { readonly assembly: Assembly; readonly corner: string; readonly standing: Standing }>();
+const known = new WeakMap<Placement, { readonly assembly: Assembly; readonly corner: string; readonly standing: StandingThing }>();
 
-const stand = (assembly: Assembly, placed: Placement, space: RoomSpace): Standing => {
+const stand = (assembly: Assembly, placed: Placement, space: RoomSpace): StandingThing => {
   const corner = space.corner.join(' ');
   const before = known.get(placed);
   if (before && before.assembly === assembly && before.corner === corner) return before.standing;
@@ -71,7 +71,7 @@ const REACH = 300 * UM.mm;
 const outOfReach = (
   room: Room,
   { sides, corner }: RoomSpace,
-  standing: readonly Standing[],
+  standing: readonly StandingThing[],
 ): readonly { readonly piece: string; readonly away: number }[] => {
   if (!room.ceiling) return [];
   const open = sides.filter(({ walled, of }) => !walled || (of !== null && asRoom(room, of[0]).walls[of[1]]?.kind === 'removable'));

@@ -2,7 +2,7 @@
 import { type Boxed, boxed, boxesOverlap } from '../../assembly/index.ts';
 import { dollOf, dollUm, inWorld, isDollSize, type Scale, UM } from '../../measure/index.ts';
 import { belongs } from '../../piece/index.ts';
-import { type RoomSpace, type Standing, shares } from '../../room/index.ts';
+import { type RoomSpace, type StandingThing, shares } from '../../room/index.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
 import type { Finding, Mend } from '../findings/finding.ts';
 import { mendPiece } from '../findings/judged.ts';
@@ -34,7 +34,7 @@ export const hungFindings = (
   document: SetDocument,
   roomId: string,
   space: RoomSpace,
-  standing: readonly Standing[],
+  standing: readonly StandingThing[],
   onThings: readonly { readonly piece: string; readonly body: Boxed }[],
   scale: Scale,
 ): readonly Finding[] => {

@@ -1,7 +1,7 @@
 // µm, doll size. Joints of a piece that show, where the piece stands: what is before them in its room hides them.
 import type { Box, OpenJoint, Part } from '../../assembly/index.ts';
 import { lessStretch, type Stretch } from '../../kit/index.ts';
-import { besideIt, layoutOf, type RoomSpace, type Standing } from '../../room/index.ts';
+import { besideIt, layoutOf, type RoomSpace, type StandingThing } from '../../room/index.ts';
 import { add, scaled, type Vec3 } from '../../shape/index.ts';
 import type { DerivedPiece, DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
@@ -47,7 +47,7 @@ const hiddenBy = (there: ReturnType<typeof inRoom>, things: readonly { readonly 
   return open.every(([from, to]) => to - from <= SHORT) ? [...names] : [];
 };
 
-type Placed = { readonly space: RoomSpace; readonly own: Standing; readonly things: Parameters<typeof hiddenBy>[1] };
+type Placed = { readonly space: RoomSpace; readonly own: StandingThing; readonly things: Parameters<typeof hiddenBy>[1] };
 
 /** Where a piece stands as the layouts that count say, and what else is there; nothing where it stands nowhere. */
 const placeOf = (document: SetDocument, derived: DerivedSet, id: string): Placed | undefined => {

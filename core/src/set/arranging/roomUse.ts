@@ -4,14 +4,14 @@ import type { Assembly, Part } from '../../assembly/index.ts';
 import { type Body, judge, proposed } from '../../doll/index.ts';
 import { dollUm } from '../../measure/index.ts';
 import { hungAt, type Means, sittingOn, type User } from '../../piece/index.ts';
-import { besideIt, type RoomLayout, type RoomSpace, type Standing, shares, type WalkField, wayThrough } from '../../room/index.ts';
+import { besideIt, type RoomLayout, type RoomSpace, type StandingThing, shares, type WalkField, wayThrough } from '../../room/index.ts';
 import { rectRing } from '../../shape/index.ts';
 import type { Piece } from '../document/document.ts';
 import type { Edit } from '../document/edit.ts';
 import type { Finding } from '../findings/finding.ts';
 
 /** A thing in the room with the piece that it is. */
-export type Resident = { readonly standing: Standing; readonly piece: Piece; readonly assembly: Assembly };
+export type Resident = { readonly standing: StandingThing; readonly piece: Piece; readonly assembly: Assembly };
 
 const usersOf = ({ users = [] }: Means, piece: Piece): readonly User[] =>
   users.filter(({ uses }) => uses === 'all' || uses.includes(piece.id));

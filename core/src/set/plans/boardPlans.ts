@@ -1,5 +1,5 @@
 import { cutRegionOf } from '../../assembly/index.ts';
-import type { Placement } from '../../cut/index.ts';
+import type { LotPlacement } from '../../cut/index.ts';
 import { formatNumber } from '../../measure/index.ts';
 import { type BoardPlan, crossAt, type PlanLine, placerFor, wordsWithin } from '../../print/index.ts';
 import { bounds, movedRing, oriented, orientedSize, type Point, type Region, type Ring, rectRing } from '../../shape/index.ts';
@@ -26,7 +26,7 @@ export const partsById = (derived: DerivedSet): ReadonlyMap<string, Named> =>
   );
 
 /** How a part's own points come to lie on the sheet. */
-export const placedOn = (placement: Placement, size: { readonly width: number; readonly height: number }): ((point: Point) => Point) => {
+export const placedOn = (placement: LotPlacement, size: { readonly width: number; readonly height: number }): ((point: Point) => Point) => {
   const place = oriented(size, placement);
   return (point) => {
     const [x, y] = place(point);

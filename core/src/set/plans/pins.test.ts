@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { canBeCutStraight, sheetFaults } from '../../cut/checkLayout.testing.ts';
-import { type CutItem, cutSteps, type Placement, type Sheet } from '../../cut/index.ts';
+import { type CutItem, cutSteps, type LotPlacement, type Sheet } from '../../cut/index.ts';
 import { replay } from '../../cut/replay.testing.ts';
 import { seededRandom } from '../../kit/index.ts';
 import { AXES, intersection, orientedSize, type Ring, rectRing, signedArea } from '../../shape/index.ts';
@@ -63,7 +63,7 @@ describe('parts laid by hand', () => {
       const sheet = layout.sheets[Math.floor(random() * layout.sheets.length)] as (typeof layout.sheets)[number];
       const all = [...items.keys()];
       const id = all[Math.floor(random() * all.length)] as string;
-      const wanted: Placement = {
+      const wanted: LotPlacement = {
         id,
         x: Math.round(random() * sheet.kind.width),
         y: Math.round(random() * sheet.kind.height),
@@ -104,11 +104,11 @@ describe('parts laid by hand', () => {
     const { items, layout } = laid(document);
     const sheet = layout.sheets.find(({ kind }) => kind.name === 'A3') as (typeof layout.sheets)[number];
     const [first, second] = [...items.values()].sort((a, b) => b.width * b.height - a.width * a.height) as unknown as [CutItem, CutItem];
-    const place = (id: string, x: number, y: number, on = sheet): Placement | undefined =>
+    const place = (id: string, x: number, y: number, on = sheet): LotPlacement | undefined =>
       placeNear(on, items, { id, x, y, turn: 0, mirrored: false }, rulesOf(document));
     const near = place(first.id, 5_500, 1_000);
     expect(near).toMatchObject({ x: 3_000, y: 3_000 });
-    const pinned = after(document, pinPart(document, white(document), sheet, near as Placement, newId));
+    const pinned = after(document, pinPart(document, white(document), sheet, near as LotPlacement, newId));
     const now = laid(pinned).layout.sheets[0] as typeof sheet;
     expect(now.pinned?.parts).toEqual([first.id]);
     const beside = place(second.id, 20_000, 20_000, now);
@@ -127,7 +127,7 @@ describe('parts laid by hand', () => {
     const document = shelves('straight');
     const { derived, items, layout } = laid(document);
     const sheet = layout.sheets[0] as (typeof layout.sheets)[number];
-    const placement = sheet.placements[0] as Placement;
+    const placement = sheet.placements[0] as LotPlacement;
     const pinned = after(document, pinPart(document, white(document), sheet, placement, newId));
     const done = applyEdit(pinned, letGo(pinned, placement.id));
     expect(done.document.cutting.pinned).toEqual([]);
@@ -280,7 +280,7 @@ describe('offcuts that are no rectangles', () => {
           expect(Math.abs(shared - width * height)).toBeLessThan(2_000);
         }
         expect(layout.sheets.flatMap(({ placements }) => placements.map(({ id }) => id)).sort()).toEqual([...items.keys()].sort());
-        expect(placeNear(scrap, items, scrap.placements[0] as Placement, rulesOf(document))).toBeUndefined();
+        expect(placeNear(scrap, items, scrap.placements[0] as LotPlacement, rulesOf(document))).toBeUndefined();
         const cut = after(document, tickCut(document, derived, white(document), scrap, newId));
         expect(white(cut).offcuts.some(({ id }) => id === 'scrap')).toBe(false);
         expect(laid(cut).layout.sheets.flatMap(({ placements }) => placements).length).toBe(items.size - scrap.placements.length);

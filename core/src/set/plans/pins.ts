@@ -1,5 +1,5 @@
 // Parts laid by hand: where they may go, and the edits that pin them there and let them go.
-import { type CutItem, type CutRules, holds, type Placement, roomOf, type Sheet, trimOf } from '../../cut/index.ts';
+import { type CutItem, type CutRules, holds, type LotPlacement, roomOf, type Sheet, trimOf } from '../../cut/index.ts';
 import { orientedSize } from '../../shape/index.ts';
 import type { Board } from '../../stock/index.ts';
 import type { PinnedTo, SetDocument } from '../document/document.ts';
@@ -19,7 +19,12 @@ const SNAP = 6_000;
 /** Where a part that is let go at a place comes to lie: against what is near, inside the trim, clear of what is pinned; undefined where there
  *  is no room for it as it is held, however near. `items` are the parts of the board by id.
  *  Units: µm, from the sheet's lower left corner. */
-export const placeNear = (sheet: Sheet, items: ReadonlyMap<string, CutItem>, wanted: Placement, rules: CutRules): Placement | undefined => {
+export const placeNear = (
+  sheet: Sheet,
+  items: ReadonlyMap<string, CutItem>,
+  wanted: LotPlacement,
+  rules: CutRules,
+): LotPlacement | undefined => {
   const item = items.get(wanted.id);
   if (!item) return undefined;
   const { left, bottom } = trimOf(sheet.kind, rules);
@@ -52,8 +57,8 @@ export const placeNear = (sheet: Sheet, items: ReadonlyMap<string, CutItem>, wan
     const best = all.reduce((one, other) => (Math.abs(other - inside) < Math.abs(one - inside) ? other : one), Number.POSITIVE_INFINITY);
     return Math.abs(best - inside) <= SNAP ? best : inside;
   };
-  const at = (x: number, y: number): Placement => ({ ...wanted, x, y });
-  const fits = (placement: Placement): boolean => holds(item, placement, standing, sheet.kind, rules);
+  const at = (x: number, y: number): LotPlacement => ({ ...wanted, x, y });
+  const fits = (placement: LotPlacement): boolean => holds(item, placement, standing, sheet.kind, rules);
   const first = at(near(wanted.x, xs, left, most.x), near(wanted.y, ys, bottom, most.y));
   if (fits(first)) return first;
   // Pushed aside to the nearest place beside what is in the way.
@@ -64,7 +69,7 @@ export const placeNear = (sheet: Sheet, items: ReadonlyMap<string, CutItem>, wan
 };
 
 /** The edit that pins a part to a sheet of a layout; wherever it was pinned before, it is let go there. */
-export const pinPart = (document: SetDocument, board: Board, sheet: Sheet, placement: Placement, newId: () => string): Edit => {
+export const pinPart = (document: SetDocument, board: Board, sheet: Sheet, placement: LotPlacement, newId: () => string): Edit => {
   const others = without(document, placement.id);
   const part = { id: placement.id, x: placement.x, y: placement.y, turn: placement.turn, mirrored: placement.mirrored };
   const known = sheet.pinned?.id;

@@ -1,7 +1,7 @@
 // From derived pieces to the templates that are printed.
 import { boxOf, cutRegionOf, guidesOf, type Guide as Mate, type Motion, type Part, slantsOf } from '../../assembly/index.ts';
 import { showLength, type Units } from '../../measure/index.ts';
-import { axisOf, fieldOf, onFold, type Template } from '../../print/index.ts';
+import { fieldOf, onFold, printAxisOf, type Template } from '../../print/index.ts';
 import {
   bounds,
   dot,
@@ -155,7 +155,7 @@ const templateOf = (
     part.length === null ? sizeText(x1, y1, units) : `${stockWords(part.stock, units)}, ${showLength(Math.round(part.length), units)} long`;
   const length = [size, ...slantWords(slantsOf(part), units)].join(' · ');
   const grain = grained && part.grain !== 'any' && part.stuff === 'board' ? part.grain : null;
-  const axis = part.stuff === 'board' || part.stuff === 'clear' ? axisOf(drawn.region) : null;
+  const axis = part.stuff === 'board' || part.stuff === 'clear' ? printAxisOf(drawn.region) : null;
   return [
     {
       ...drawn,

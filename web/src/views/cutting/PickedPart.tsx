@@ -1,4 +1,4 @@
-import type { CutItem, Placement, Sheet } from '@parlor/core/cut';
+import type { CutItem, LotPlacement, Sheet } from '@parlor/core/cut';
 import { keepApart, keepTogether, letGo, pinPart, placeNear, rulesOf, type SetDocument } from '@parlor/core/set';
 import { orientedSize } from '@parlor/core/shape';
 import { FlipHorizontal2, Pin, PinOff, RotateCcw, Unlink2, X } from 'lucide-react';
@@ -30,21 +30,21 @@ export const PickedPart = ({ board, part, parts, id, sheets, items, onClose }: P
   const apart = group?.some((other) => items.has(other) && !sheet.placements.some((each) => each.id === other));
   const pinned = sheet.pinned?.parts.includes(id) === true;
   const name = `${part.tag} ${part.name}`;
-  const lay = (words: string, on: Sheet, to: Placement | undefined) =>
+  const lay = (words: string, on: Sheet, to: LotPlacement | undefined) =>
     to &&
     edit(
       words,
       pinPart(document, board, on, to, () => crypto.randomUUID()),
     );
-  const near = (on: Sheet, to: Placement) => placeNear(on, items, to, rulesOf(document));
+  const near = (on: Sheet, to: LotPlacement) => placeNear(on, items, to, rulesOf(document));
   const { width, height } = orientedSize(item, placement);
-  const turned: Placement = {
+  const turned: LotPlacement = {
     ...placement,
-    turn: ((placement.turn + (item.lies === 'either' ? 1 : 2)) % 4) as Placement['turn'],
+    turn: ((placement.turn + (item.lies === 'either' ? 1 : 2)) % 4) as LotPlacement['turn'],
     x: Math.round(placement.x + (item.lies === 'either' ? (width - height) / 2 : 0)),
     y: Math.round(placement.y + (item.lies === 'either' ? (height - width) / 2 : 0)),
   };
-  const flipped: Placement = { ...placement, mirrored: !placement.mirrored };
+  const flipped: LotPlacement = { ...placement, mirrored: !placement.mirrored };
   return (
     <div
       role="group"

@@ -1,4 +1,4 @@
-import type { Placement, Sheet } from '@parlor/core/cut';
+import type { LotPlacement, Sheet } from '@parlor/core/cut';
 import { formatNumber, type Units } from '@parlor/core/measure';
 import { orientedSize, rectRing } from '@parlor/core/shape';
 import { Check, Scissors } from 'lucide-react';
@@ -65,7 +65,7 @@ const PartOn = ({
   onTake,
 }: {
   readonly part: SheetPart;
-  readonly placement: Placement;
+  readonly placement: LotPlacement;
   readonly sheet: Sheet;
   readonly line: number;
   readonly most: number;
@@ -127,7 +127,7 @@ type Props = {
   readonly picked: string | null;
   readonly carried: Carried | null;
   /** Takes a part in the hand; missing while the layout is not that of the newest change. */
-  readonly onTake: ((event: PointerEvent<SVGGElement>, placement: Placement) => void) | null;
+  readonly onTake: ((event: PointerEvent<SVGGElement>, placement: LotPlacement) => void) | null;
   readonly onPick: (part: string) => void;
   readonly onCut: () => void;
   /** Ticks it as cut; missing while the layout is not that of the newest change. */

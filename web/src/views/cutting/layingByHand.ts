@@ -1,15 +1,15 @@
 // A part taken up with the mouse, carried over the sheets, and laid down where it is to stay.
-import type { CutItem, CutRules, Placement, Sheet } from '@parlor/core/cut';
+import type { CutItem, CutRules, LotPlacement, Sheet } from '@parlor/core/cut';
 import { placeNear } from '@parlor/core/set';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { pauseSearching, searchAgain } from '../../state/index.ts';
 import { pointOn } from './onSheet.ts';
 
 /** The part in the hand, over which sheet, and where it would come to lie there; null where there is no room. */
-export type Carried = { readonly part: string; readonly over: number | null; readonly placement: Placement | null };
+export type Carried = { readonly part: string; readonly over: number | null; readonly placement: LotPlacement | null };
 
 type Grip = {
-  readonly placement: Placement;
+  readonly placement: LotPlacement;
   readonly dx: number;
   readonly dy: number;
   readonly startX: number;
@@ -24,7 +24,7 @@ const FAR = 5;
 
 type Hand = {
   readonly carried: Carried | null;
-  readonly take: (event: PointerEvent<SVGGElement>, sheet: Sheet, placement: Placement) => void;
+  readonly take: (event: PointerEvent<SVGGElement>, sheet: Sheet, placement: LotPlacement) => void;
 };
 
 /** Lets parts of one board be carried from sheet to sheet. `onClick` hears of parts that were only pressed. Escape lays the part back. */
@@ -33,7 +33,7 @@ export const useCarrying = (
   items: ReadonlyMap<string, CutItem>,
   rules: CutRules,
   onClick: (part: string) => void,
-  onLaid: (sheet: Sheet, placement: Placement) => void,
+  onLaid: (sheet: Sheet, placement: LotPlacement) => void,
 ): Hand => {
   const [carried, setCarried] = useState<Carried | null>(null);
   const grip = useRef<Grip | null>(null);

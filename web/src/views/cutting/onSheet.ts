@@ -1,5 +1,5 @@
 // Drawing units of a sheet: millimetres, y down, the origin at its upper left corner.
-import type { Placement, Sheet } from '@parlor/core/cut';
+import type { LotPlacement, Sheet } from '@parlor/core/cut';
 import { placedOn } from '@parlor/core/set';
 import type { Point, Ring } from '@parlor/core/shape';
 import type { Parts } from './SheetTable.tsx';
@@ -9,7 +9,7 @@ export type SheetPart = Parts extends ReadonlyMap<string, infer Value> ? Value :
 export const mm = (um: number): number => um / 1000;
 
 /** A part's outline and holes where it lies, as a path. */
-export const pathOf = (part: SheetPart, placement: Placement, sheetHeight: number): string => {
+export const pathOf = (part: SheetPart, placement: LotPlacement, sheetHeight: number): string => {
   const lies = placedOn(placement, part);
   const place = (point: Point): string => {
     const [x, y] = lies(point);

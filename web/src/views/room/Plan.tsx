@@ -1,12 +1,12 @@
 import { showLength } from '@parlor/core/measure';
-import { footprintOf, type Placement, type Standing, snapped } from '@parlor/core/room';
+import { footprintOf, type Placement, type StandingThing, snapped } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { type KeyboardEvent, useMemo } from 'react';
 import { useSet, useUnits } from '../../state/index.ts';
 import { mm, useSvgDrag } from '../../ui/index.ts';
 import { DollOnPlan } from './DollOnPlan.tsx';
 import { movedTo, turnedBy } from './layouts.ts';
-import { Above, MARK, Marks, PlanSizes, SideOnPlan, WallsBetween } from './onPlan.tsx';
+import { Above, MARK, NumbersOnPlan, PlanSizes, SideOnPlan, WallsBetween } from './onPlan.tsx';
 import { marksOnPlan } from './planMarks.ts';
 import { ARROWS, gridOf } from './where.ts';
 
@@ -67,7 +67,7 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
   }, [drawn, pieces, space, room]);
   const grid = gridOf(units.unit);
 
-  const snap = (each: Standing, x: number, z: number, fine: boolean): Placement => {
+  const snap = (each: StandingThing, x: number, z: number, fine: boolean): Placement => {
     const others = standing.filter((other) => other.placed.piece !== each.placed.piece);
     const [hx, hz] = footprintOf(each.size, each.placed.turn);
     const reach = fine ? 0 : (mm(Math.max(width, depth)) / 40) * 1000;
@@ -92,7 +92,7 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
     },
     letGo: () => onHold(null),
   });
-  const onKeyDown = (event: KeyboardEvent, each: Standing): void => {
+  const onKeyDown = (event: KeyboardEvent, each: StandingThing): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const name = nameOf(each.placed.piece);
     const arrow = ARROWS[event.key];
@@ -161,7 +161,7 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
           </g>
         );
       })}
-      <Marks marks={marks} margin={mm(room)} />
+      <NumbersOnPlan marks={marks} margin={mm(room)} />
       <WallsBetween between={space.between} />
       <PlanSizes width={width} depth={depth} margin={mm(room)} />
       <DollOnPlan arranged={arranged} at={at} onLed={onDoll} onTaken={(pointer) => take(pointer, 'doll')} />

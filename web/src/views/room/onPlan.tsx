@@ -1,5 +1,5 @@
 import { showLength } from '@parlor/core/measure';
-import { lengthOf, pointOn, type RoomSide, type RoomSpace, type Standing } from '@parlor/core/room';
+import { lengthOf, pointOn, type RoomSide, type RoomSpace, type StandingThing } from '@parlor/core/room';
 import type { Arranged } from '@parlor/core/set';
 import { useMemo } from 'react';
 import { useUnits } from '../../state/index.ts';
@@ -10,7 +10,7 @@ import type { PlanMark } from './planMarks.ts';
 export const MARK = 0.42;
 
 /** A thing as it is seen from above, in its own place; drawn once for as long as it stands there. */
-export const Above = ({ standing, arranged }: { readonly standing: Standing; readonly arranged: Arranged }) => {
+export const Above = ({ standing, arranged }: { readonly standing: StandingThing; readonly arranged: Arranged }) => {
   const [cx0, , cz] = arranged.space.corner;
   const drawings = useMemo(() => drawnFrom(standing.body.parts, 'top'), [standing]);
   const front = Math.max(...standing.body.boxes.map(({ max }) => max[2]));
@@ -22,7 +22,7 @@ export const Above = ({ standing, arranged }: { readonly standing: Standing; rea
 };
 
 /** The numbers of things, on them or beside them with a line. */
-export const Marks = ({ marks, margin }: { readonly marks: readonly PlanMark[]; readonly margin: number }) => (
+export const NumbersOnPlan = ({ marks, margin }: { readonly marks: readonly PlanMark[]; readonly margin: number }) => (
   <g className="font-hand" fill="var(--ink)" fontSize={margin * MARK} textAnchor="middle" pointerEvents="none">
     {marks.map(({ id, mark, x, y, from }) => (
       <g key={id}>
