@@ -1,7 +1,7 @@
 // All checks, after setting up what they need. Ends with the counts of the test runner on a line of their own. `check` makes those that do not run the
 // program; `near` the tests of core, server and web that reach what was changed since the last commit (or since a commit that is named).
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build, install, installTestTools, root } from './setup.mjs';
@@ -30,7 +30,8 @@ const run = ([title, command, ...words]) =>
 /** The compiler that is built as a program of its own takes a quarter of the time; what reads the language as a library still needs the other. */
 const types = [process.execPath, join(root, 'node_modules/typescript-native/bin/tsc'), '-p'];
 
-const report = join(mkdtempSync(join(tmpdir(), 'parlor-tests-')), 'report.json');
+const scratch = mkdtempSync(join(tmpdir(), 'parlor-report-'));
+const report = join(scratch, 'report.json');
 const still = [
   ['types of core, server and cli', ...types, '.'],
   ['types of web', ...types, 'web'],
@@ -51,6 +52,7 @@ if (only === 'near') await work([[...tests, '--project', 'unit', '--changed', si
 else await Promise.all([work(still), work(still)]);
 if (only !== undefined) {
   if (failed.length > 0) process.stdout.write(`Failed: ${failed.join(', ')}\n`);
+  rmSync(scratch, { recursive: true, force: true });
   process.exit(failed.length > 0 ? 1 : 0);
 }
 await work([tests]);
@@ -61,6 +63,7 @@ try {
 } catch {
   failed.push('the test report is missing');
 }
+rmSync(scratch, { recursive: true, force: true });
 if (counts.numPassedTests === 0) failed.push('no test ran');
 if (failed.length > 0) process.stdout.write(`Failed: ${failed.join(', ')}\n`);
 process.stdout.write(`${counts.numPassedTests} passed, ${counts.numFailedTests} failed\n`);
