@@ -6,7 +6,7 @@ import { seededRandom } from '../kit/index.ts';
 import { dollUm, scaleFromRatio, UM } from '../measure/index.ts';
 import { buildPiece, fromPreset, PRESETS } from '../piece/index.ts';
 import { boardOf as boardOfThickness, randomPiece } from '../piece/randomDecisions.testing.ts';
-import { add, areaOf, bounds, ellipseRing, mapVec, normalOf, type Region, rectRing, scaled, type Vec3 } from '../shape/index.ts';
+import { add, areaOf, bounds, ellipseRing, mapVec, normalOf, type Region, rectRing, scaled, toPlane, type Vec3 } from '../shape/index.ts';
 import { boardSchema } from '../stock/index.ts';
 import { type Covering, coverPiece } from './cover.ts';
 import { type Dress, UNDRESSED, type Wear, type WornAt } from './dress.ts';
@@ -61,14 +61,17 @@ const assemblyOf = (key: string, ratio: number, thicknessMm: number): Assembly |
 /** How far paper may stand off: the chord of a tab, and roundings. */
 const GIVE = 130;
 
+/** Whether a point lies so near a corner of a part's outline that a little behind it may be outside: 7 µm from the tip of a star was met. */
+const isAtCorner = ({ pose, region }: Part, at: Vec3): boolean => {
+  const [x, y] = toPlane(pose, at);
+  return [region.outline, ...region.holes].some((ring) => ring.some(([a, b]) => Math.hypot(a - x, b - y) <= GIVE + 30));
+};
+
 /** Whether there is board behind a point of a laid panel, or within the give beside it. */
 const isOn = (part: Part, { pose }: Laid, at: Vec3): boolean => {
-  // Just behind what slants, and at the tip of a star, the edge is elsewhere already.
-  const depths = part.upper ? [-40] : [-40, -GIVE - 30];
-  return depths.some((depth) => {
-    const behind = add(at, scaled(normalOf(pose), depth));
-    return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
-  });
+  // Just behind what slants, and behind a corner, the edge is elsewhere already.
+  const behind = add(at, scaled(normalOf(pose), part.upper || isAtCorner(part, at) ? -40 : -GIVE - 30));
+  return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
 };
 
 /** What is round touches a face along a line, which no paper need spare. */
