@@ -61,17 +61,25 @@ const assemblyOf = (key: string, ratio: number, thicknessMm: number): Assembly |
 /** How far paper may stand off: the chord of a tab, and roundings. */
 const GIVE = 130;
 
-/** Whether a point lies so near a corner of a part's outline that a little behind it may be outside: 7 µm from the tip of a star was met. */
-const isAtCorner = ({ pose, region }: Part, at: Vec3): boolean => {
+/** Whether a point lies so near a sharp corner of a part's outline that a little behind it may be outside: 7 µm from a tip of 45° was met. */
+const isAtTip = ({ pose, region: { outline } }: Part, at: Vec3): boolean => {
   const [x, y] = toPlane(pose, at);
-  return [region.outline, ...region.holes].some((ring) => ring.some(([a, b]) => Math.hypot(a - x, b - y) <= GIVE + 30));
+  return outline.some(([a, b], index) => {
+    if (Math.hypot(a - x, b - y) > GIVE + 30) return false;
+    const [p, q] = [outline.at(index - 1), outline[(index + 1) % outline.length]].map((end) => [(end?.[0] ?? a) - a, (end?.[1] ?? b) - b]);
+    const [px = 0, py = 0, qx = 0, qy = 0] = [...(p ?? []), ...(q ?? [])];
+    return px * qx + py * qy > Math.cos(Math.PI / 3) * Math.hypot(px, py) * Math.hypot(qx, qy);
+  });
 };
 
 /** Whether there is board behind a point of a laid panel, or within the give beside it. */
 const isOn = (part: Part, { pose }: Laid, at: Vec3): boolean => {
-  // Just behind what slants, and behind a corner, the edge is elsewhere already.
-  const behind = add(at, scaled(normalOf(pose), part.upper || isAtCorner(part, at) ? -40 : -GIVE - 30));
-  return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
+  // Just behind what slants the edge is elsewhere already; behind a tip it may be.
+  const depths = part.upper ? [-40] : isAtTip(part, at) ? [-GIVE - 30, -40] : [-GIVE - 30];
+  return depths.some((depth) => {
+    const behind = add(at, scaled(normalOf(pose), depth));
+    return [0, GIVE, -GIVE].some((x) => [0, GIVE, -GIVE].some((y) => isIn(part, add(behind, add(scaled(pose.u, x), scaled(pose.v, y))))));
+  });
 };
 
 /** What is round touches a face along a line, which no paper need spare. */
