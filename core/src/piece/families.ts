@@ -120,6 +120,9 @@ export const satAt = (piece: Piece, means: Means): ReturnType<NonNullable<Family
 /** The role whose board may be glued up in layers where a lying part of the piece sags. */
 export const spanRoleOf = (piece: Piece, part: Part): string | undefined => familyOf(piece).spanRole?.(part);
 
+/** Whether a part of a piece is trim: glued down along its whole length, laid end to end as it comes. */
+export const isTrim = (piece: Piece, part: Part): boolean => part.role === 'border' || (familyOf(piece).isTrim?.(part) ?? false);
+
 /** What differs between two states of a piece beside its fields, in words; nothing of one that was of another family. */
 export const changesOf = (was: Piece, is: Piece): readonly string[] =>
   was.family === is.family ? (familyOf(is).changes?.(was, is) ?? []) : [];

@@ -41,6 +41,7 @@ export {
   groupOf,
   hungAt,
   innerFieldsOf,
+  isTrim,
   liesFlat,
   mirroredPiece,
   offersOf,

@@ -71,6 +71,8 @@ export type Family<P extends Piecelike = Piecelike> = {
   satAt?(piece: P, means: Means): { readonly height: DollUm; readonly change: (to: DollUm) => Partial<P> } | null;
   /** The role whose board may be glued up in layers where a lying part of the piece sags. */
   spanRole?(part: Part): string | undefined;
+  /** Whether a part is trim, which may be narrower than other board: beside what is a border anyway. */
+  isTrim?(part: Part): boolean;
   /** What differs between two states beside the fields, in words. */
   changes?(was: P, is: P): readonly string[];
 };

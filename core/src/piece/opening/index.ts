@@ -11,6 +11,8 @@ export const OPENING = defineFamily<Opening>({
   fields: OPENING_FIELDS,
   presets: OPENING_PRESETS,
   build: buildOpening,
+  // Lining, bars and sill are strips; only a leaf is a board of its own.
+  isTrim: ({ role }) => role !== 'door',
   mirrored: (piece) => ({ ...piece, hinge: piece.hinge === 'left' ? 'right' : 'left' }),
   places: openingPlaces,
   offers: openingOffers,

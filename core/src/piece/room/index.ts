@@ -3,6 +3,7 @@ import { defineFamily } from '../family/family.ts';
 import { buildRoom } from './buildRoom.ts';
 import { ROOM_FIELDS } from './fields.ts';
 import { roomOffers } from './offers.ts';
+import { isOfOpening } from './opened.ts';
 import { roomPlaces } from './places.ts';
 import { ROOM_PRESETS } from './presets.ts';
 import { mirroredRoom, type Room, roomModel } from './room.ts';
@@ -14,6 +15,7 @@ export const ROOM = defineFamily<Room>({
   presets: ROOM_PRESETS,
   editors: { size: ['walls'] },
   build: buildRoom,
+  isTrim: isOfOpening,
   mirrored: mirroredRoom,
   sight: () => 'top',
   without: roomWithout,

@@ -2,7 +2,7 @@
 import { cutThicknessOf, type Part } from '../../assembly/index.ts';
 import type { CutGroup, Trim } from '../../cut/index.ts';
 import { dollOf, UM } from '../../measure/index.ts';
-import { boardFor, type Casework, isOfOpening, layersFor } from '../../piece/index.ts';
+import { boardFor, type Casework, isTrim, layersFor } from '../../piece/index.ts';
 import { bounds } from '../../shape/index.ts';
 import { asSold, type Board, thicknessOf, USUAL_SHEETS, type UsualSheet } from '../../stock/index.ts';
 import type { Finding, Mend } from './finding.ts';
@@ -54,14 +54,12 @@ export const largerThanBoard = ({ piece, means, groups, built, trim }: Judged): 
     ];
   });
 
-const isTrim = (part: Part): boolean => part.role === 'border' || isOfOpening(part);
-
 /** Parts that had to be joined but for trim, which is laid end to end as it comes; what hides their joints, and the sheet from which they could be cut whole. */
 export const partsJoined = ({ piece, means, trim, built, joined }: Judged): readonly Finding[] =>
   joined.flatMap(({ part: id, name, pieces, strips, behind, open, layered }): readonly Finding[] => {
     const mine = built.assembly.parts.filter((part) => pieces.includes(part.id));
     const [first] = mine as [Part];
-    if (isTrim(first)) return [];
+    if (isTrim(piece, first)) return [];
     const board = means.boards.find((each) => each.id === first.stock) as Board;
     const { x0, y0, x1, y1 } = bounds(mine.flatMap(({ region }) => region.outline));
     const fitsUsual = (sheet: UsualSheet): boolean => fitsBoard([{ ...board, sheets: [asSold(sheet)] }], trim)(first, x1 - x0, y1 - y0);
@@ -92,7 +90,7 @@ const LEAST_TRIM = 2 * UM.mm;
 export const tooNarrow = ({ piece, built, groups }: Judged): readonly Finding[] =>
   groups.flatMap((group): readonly Finding[] => {
     const first = built.assembly.parts[group.parts[0] as number] as Part;
-    const least = isTrim(first) ? Math.max(LEAST_TRIM, TRIM * group.thickness) : NARROW * group.thickness;
+    const least = isTrim(piece, first) ? Math.max(LEAST_TRIM, TRIM * group.thickness) : NARROW * group.thickness;
     const width = Math.min(group.width, group.height);
     if (group.stuff !== 'board' || first.role === 'fitting' || width >= least) return [];
     const where = { pieceId: piece.id, partIds: idsOf(built.assembly, group.parts) };

@@ -148,6 +148,20 @@ describe('what stands there, and what carries it', () => {
 });
 
 describe('board, layers, joints', () => {
+  it('strips of a window by itself, or in a wall, are trim: only what no knife cuts is too narrow', () => {
+    for (const panes of [
+      { barsUpright: 2, barsLying: 3 },
+      { barsUpright: 0, barsLying: 5 },
+      { sill: '0 mm', corners: 'mitred' },
+    ]) {
+      const codes = findings(read([{ family: 'opening', form: 'window', name: 'window', ...panes }])).map(({ code }) => code);
+      expect(codes, JSON.stringify(panes)).not.toContain('part-too-narrow');
+    }
+    noticed(read([{ family: 'opening', form: 'window', name: 'window', bar: '8 mm' }]), 'part-too-narrow', /glazing bar is .* wide/);
+    // The leaf of a door is a board like any other.
+    noticed(read([{ family: 'opening', name: 'slot', width: '110 mm', panelsAcross: 0 }]), 'part-too-narrow', /leaf is .* wide/);
+  });
+
   it('says what layers come to, what is too narrow for the knife, and what has hardly any glue', () => {
     noticed(
       read([preset('dining-table', { thick: { top: '60 mm' } })]),
