@@ -7,7 +7,7 @@ import { mm, useSvgDrag } from '../../ui/index.ts';
 import { DollOnPlan } from './DollOnPlan.tsx';
 import { movedTo, turnedBy } from './layouts.ts';
 import { Above, MARK, NumbersOnPlan, PlanSizes, SideOnPlan, WallsBetween } from './onPlan.tsx';
-import { marksOnPlan } from './planMarks.ts';
+import { marksOnPlan, wallLines } from './planMarks.ts';
 import { ARROWS, gridOf } from './where.ts';
 
 type Props = {
@@ -39,6 +39,9 @@ const wayPath = ({ way }: Arranged): string => {
   return path;
 };
 
+/** Half the width of a wall's line, as a share of how tall a number is. */
+const LINE = 0.28;
+
 const ring = (points: readonly (readonly [number, number])[]): string => `M${points.map(([x, z]) => `${mm(x)} ${mm(z)}`).join('L')}Z`;
 
 /** What is in hand: a thing, taken so far from its middle, or the doll. */
@@ -63,7 +66,10 @@ export const FloorPlan = ({ arranged, chosen, side, onChoose, onSide, onHold, on
       mark: `${pieces.find(({ id }) => id === placed.piece)?.mark ?? ''}`,
       ...{ x0: mm(whole.min[0] - cx), x1: mm(whole.max[0] - cx), y0: mm(whole.min[2] - cz), y1: mm(whole.max[2] - cz) },
     }));
-    return marksOnPlan(seen, mm(room) * MARK);
+    const tall = mm(room) * MARK;
+    const at = ([x, z]: readonly [number, number]) => [mm(x), mm(z)] as const;
+    const walls = space.sides.flatMap(({ walled, from, to }) => (walled ? [[at(from), at(to)] as const] : []));
+    return marksOnPlan(seen, tall, wallLines(walls, tall * LINE));
   }, [drawn, pieces, space, room]);
   const grid = gridOf(units.unit);
 

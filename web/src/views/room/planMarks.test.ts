@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { marksOnPlan, type PlanMark, type SeenMark } from './planMarks.ts';
+import { marksOnPlan, type PlanMark, type SeenMark, wallLines } from './planMarks.ts';
 
 const thing = (id: string, x0: number, y0: number, x1: number, y1: number): SeenMark => ({ id, mark: id, x0, y0, x1, y1 });
 const apart = (a: PlanMark, b: PlanMark, tall: number): boolean =>
@@ -19,6 +19,26 @@ describe('numbers on the plan', () => {
     const [chair] = marksOnPlan([thing('12', 40, 10, 60, 30), thing('2', 0, 0, 100, 40)], 8) as [PlanMark];
     expect(chair.from).toEqual([50, 20]);
     expect(chair.y < 0 || chair.y > 40 || chair.x < 0 || chair.x > 100).toBe(true);
+  });
+
+  it('never stand on the line of a wall, straight or slanting', () => {
+    const [a, b, c, d] = [[0, 0] as const, [200, 0] as const, [150, 150] as const, [0, 150] as const];
+    const walls = wallLines(
+      [
+        [a, b],
+        [b, c],
+        [c, d],
+        [d, a],
+      ],
+      2,
+    );
+    // Thin things along the walls: shelves, a fence, a clock, one of them along the slant.
+    const things = [thing('15', 20, 0, 60, 3), thing('6', 0, 60, 3, 100), thing('7', 40, 147, 90, 150), thing('8', 168, 70, 178, 90)];
+    for (const { x, y, mark } of marksOnPlan(things, 8, walls)) {
+      const half = (8 * 0.62 * mark.length) / 2;
+      const on = walls.filter((wall) => x - half < wall.x1 && wall.x0 < x + half && y - 4 < wall.y1 && wall.y0 < y + 4);
+      expect(on, mark).toEqual([]);
+    }
   });
 
   it('of rooms in which there is room for them never touch', () => {

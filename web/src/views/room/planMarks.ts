@@ -29,9 +29,23 @@ const meets = (one: Rect, other: Rect): boolean => one.x0 < other.x1 && other.x0
 /** Shares of a footprint's width or depth, the middle first. */
 const SHARES = [0.5, 0.3, 0.7, 0.12, 0.88];
 
+type Point = readonly [x: number, y: number];
+
+/** The lines of walls as what no number stands on: a row of squares along each, half as wide on each side as is said.
+ *  Shape: walls from end to end, half a line's width → squares. */
+export const wallLines = (walls: readonly (readonly [from: Point, to: Point])[], half: number): readonly Rect[] =>
+  walls.flatMap(([[ax, ay], [bx, by]]) => {
+    const steps = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / (2 * half)));
+    return Array.from({ length: steps + 1 }, (_, step) => {
+      const [x, y] = [ax + ((bx - ax) * step) / steps, ay + ((by - ay) * step) / steps];
+      return { x0: x - half, x1: x + half, y0: y - half, y1: y + half };
+    });
+  });
+
 /** Numbers of things, each so tall.
- *  Shape: things from the lowest to the highest, the height of a number → one mark to each. The small ones choose first, for they have least to choose from. */
-export const marksOnPlan = (things: readonly SeenMark[], tall: number): readonly PlanMark[] => {
+ *  Shape: things from the lowest to the highest, the height of a number, the lines of the walls → one mark to each. The small ones choose first, for they have
+ *  least to choose from. */
+export const marksOnPlan = (things: readonly SeenMark[], tall: number, walls: readonly Rect[] = []): readonly PlanMark[] => {
   const placed: Rect[] = [];
   const order = things.map((thing, at) => ({ thing, at })).sort((a, b) => areaOf(a.thing) - areaOf(b.thing) || a.at - b.at);
   const marks = order.map(({ thing, at }): PlanMark => {
@@ -66,8 +80,9 @@ export const marksOnPlan = (things: readonly SeenMark[], tall: number): readonly
       ] as const;
     });
     const fits = thing.x1 - thing.x0 > wide * 0.9 && thing.y1 - thing.y0 > tall * 0.9;
-    const within = fits ? inside.find(([x, y]) => isFree(rectAt(x, y), over)) : undefined;
-    const out = within ?? beside.find(([x, y]) => isFree(rectAt(x, y), things)) ?? beside.find(([x, y]) => isFree(rectAt(x, y), []));
+    const within = fits ? inside.find(([x, y]) => isFree(rectAt(x, y), [...over, ...walls])) : undefined;
+    const besideWithout = (lines: readonly Rect[]) => beside.find(([x, y]) => isFree(rectAt(x, y), lines));
+    const out = within ?? besideWithout([...things, ...walls]) ?? besideWithout(walls) ?? besideWithout([]);
     const [x, y] = out ?? ([cx, cy] as const);
     placed.push(rectAt(x, y));
     return { id: thing.id, mark: thing.mark, x, y, from: within || !out ? null : [cx, cy] };
