@@ -1,5 +1,6 @@
 import { type Part, slantsOf } from '@parlor/core/assembly';
 import {
+  arrangedIn,
   type BoardLayout,
   type DerivedPiece,
   type DerivedSet,
@@ -100,7 +101,7 @@ export const derivedJson = (document: SetDocument, derived: DerivedSet, layouts:
   sheets: sheetsJson(layouts),
   bounds: Object.fromEntries(layouts.map(({ board, layout }) => [board, layout.least])),
   findings: derived.pieces
-    .flatMap((piece) => findingsThere(document, derived, piece))
+    .flatMap((piece) => [...findingsThere(document, derived, piece), ...(arrangedIn(document, derived, piece.id)?.findings ?? [])])
     .map((finding) => {
       const { title, reason } = describeFinding(finding, document.units);
       return {

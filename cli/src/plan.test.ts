@@ -170,6 +170,23 @@ describe('parlor plan', { timeout: 240_000 }, () => {
     expect(json.pieces[0]?.parts.map(({ tag }) => tag)).toContain(hinge?.tag);
   });
 
+  it('tells of rooms as they are arranged: a rod that runs into the next wall', () => {
+    const window = { form: 'window', end: 'left', from: '150 mm', width: '800 mm' };
+    const curtain = {
+      family: 'cloth',
+      form: 'curtain',
+      name: 'drapes',
+      height: '1500 mm',
+      on: { piece: 'piece-1', at: 'window 0.0.0' },
+      fits: true,
+    };
+    const room = { family: 'room', name: 'den', walls: [{ openings: [window] }, {}, { kind: 'open' }, {}] };
+    const clashes = (beyond: string) =>
+      planned(fileOf([room, { ...curtain, beyond }])).json.findings.filter(({ code }) => code === 'things-clash');
+    expect(clashes('300 mm').map(({ message }) => message)).toEqual([expect.stringContaining('drapes runs into the room’s own walls')]);
+    expect(clashes('60 mm')).toEqual([]);
+  });
+
   it('what cannot be planned is said, with exit 1; the rest is written, or with --strict nothing', () => {
     const file = fileOf([{ name: 'tiny', width: '12 mm', height: '12 mm', depth: '12 mm' }, { name: 'chest' }]);
     const [one, other] = [join(place(), 'out'), join(place(), 'out')];

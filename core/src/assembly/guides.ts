@@ -1,6 +1,7 @@
 // µm, doll size, in the plane of the part whose template carries the lines.
 import { asSimple, type Region, type Ring, toPlane } from '../shape/index.ts';
 import { outlineOf } from './contacts.ts';
+import type { Motion } from './moves.ts';
 import type { Assembly, Part } from './part.ts';
 import type { Contact, FaceName } from './touching.ts';
 
@@ -8,7 +9,14 @@ import type { Contact, FaceName } from './touching.ts';
 export type Guide = { readonly face: 'front' | 'back'; readonly region: Region; readonly glued: boolean; readonly part: number };
 
 /** How two parts that touch are held to one another: glued; only standing there; or moving past, which leaves no mark. */
-const bondOf = (a: Part, b: Part, moves: ReadonlyMap<string, number>): 'glued' | 'stands' | 'moves' => {
+export type Bond = 'glued' | 'stands' | 'moves';
+
+/** The number of the motion that each part takes part in, by its id. */
+export const motionsById = (motions: readonly Motion[]): ReadonlyMap<string, number> =>
+  new Map(motions.flatMap(({ parts }, index) => parts.map((id) => [id, index] as const)));
+
+/** The bond of two parts that touch, by what moves as one. */
+export const bondOf = (a: Part, b: Part, moves: ReadonlyMap<string, number>): Bond => {
   const [one, other] = [moves.get(a.id), moves.get(b.id)];
   if (one !== other) return 'moves';
   // What turns or slides as one is glued together.
@@ -38,7 +46,7 @@ const regionsOf = (contacts: readonly Contact[], rings: readonly Ring[]): readon
  *  Shape: n parts → n lists. What turns or slides past leaves no line: nothing is glued there. */
 export const guidesOf = ({ parts, motions }: Assembly, contacts: readonly Contact[]): readonly (readonly Guide[])[] => {
   const guides: Guide[][] = parts.map(() => []);
-  const moves = new Map(motions.flatMap(({ parts: its }, index) => its.map((id) => [id, index] as const)));
+  const moves = motionsById(motions);
   for (const group of together(contacts)) {
     const { a, b, faceA, faceB } = group[0] as Contact;
     if (faceA === 'edge' && faceB === 'edge') continue;

@@ -2,7 +2,9 @@
 // Wilson & Latombe 1994, recalled).
 import { dot, normalOf, type Vec3 } from '../shape/index.ts';
 import { type Blocking, blockingOf } from './blocking.ts';
+import { bondOf, motionsById } from './guides.ts';
 import type { Unit } from './madeApart.ts';
+import type { Motion } from './moves.ts';
 import { type Box, boxOf, type Part, ROLES } from './part.ts';
 import type { Contact } from './touching.ts';
 
@@ -66,12 +68,15 @@ export const orderOf = (
   contacts: readonly Contact[],
   boxes: readonly Box[] = parts.map(boxOf),
   units: readonly Unit[] = [],
+  motions: readonly Motion[] = [],
 ): Order => {
+  const moves = motionsById(motions);
+  const glued = contacts.filter(({ a, b }) => bondOf(parts[a] as Part, parts[b] as Part, moves) === 'glued');
   const blocking = blockingOf(parts, boxes);
-  const apart = units.map((unit) => inside(unit, parts, contacts, boxes));
+  const apart = units.map((unit) => inside(unit, parts, contacts, glued, boxes));
   const whole = units.filter((_, number) => apart[number]);
-  const main = orderOfNodes(nodesOf(blocking, whole), parts, contacts);
-  if (main.stuck.length > 0 && units.length > 0) return orderOf(parts, contacts, boxes);
+  const main = orderOfNodes(nodesOf(blocking, whole), parts, contacts, glued);
+  if (main.stuck.length > 0 && units.length > 0) return orderOf(parts, contacts, boxes, [], motions);
   const steps = apart.filter((each) => each !== undefined).flatMap((each, unit) => each.map((step) => ({ ...step, unit })));
   return { steps: [...steps, ...main.steps], stuck: main.stuck, units: whole };
 };
@@ -81,13 +86,16 @@ const inside = (
   { parts: members }: Unit,
   parts: readonly Part[],
   contacts: readonly Contact[],
+  glued: readonly Contact[],
   boxes: readonly Box[],
 ): readonly OrderStep[] | undefined => {
   const place = new Map(members.map((part, index) => [part, index]));
-  const own = contacts.flatMap((contact) => {
-    const [a, b] = [place.get(contact.a), place.get(contact.b)];
-    return a === undefined || b === undefined ? [] : [{ ...contact, a, b }];
-  });
+  const within = (list: readonly Contact[]): readonly Contact[] =>
+    list.flatMap((contact) => {
+      const [a, b] = [place.get(contact.a), place.get(contact.b)];
+      return a === undefined || b === undefined ? [] : [{ ...contact, a, b }];
+    });
+  const own = within(contacts);
   const mine = members.map((part) => parts[part] as Part);
   const { steps, stuck } = orderOfNodes(
     nodesOf(
@@ -99,6 +107,7 @@ const inside = (
     ),
     mine,
     own,
+    within(glued),
   );
   const standing = new Set(steps[0]?.parts);
   const holds = steps.slice(1).every(({ parts: [part = -1] }) => {
@@ -110,7 +119,12 @@ const inside = (
   return stuck.length > 0 || !holds ? undefined : steps.map((step) => ({ ...step, parts: back(step.parts), onto: back(step.onto) }));
 };
 
-const orderOfNodes = (nodes: readonly Node[], parts: readonly Part[], contacts: readonly Contact[]): Pick<Order, 'steps' | 'stuck'> => {
+const orderOfNodes = (
+  nodes: readonly Node[],
+  parts: readonly Part[],
+  contacts: readonly Contact[],
+  glued: readonly Contact[],
+): Pick<Order, 'steps' | 'stuck'> => {
   const nodeAt = new Map(nodes.flatMap(({ parts: members }, node) => members.map((part) => [part, node] as const)));
   const blockedBy: (readonly [mover: number, way: number])[][] = nodes.map(() => []);
   nodes.forEach(({ by }, mover) => {
@@ -158,10 +172,9 @@ const orderOfNodes = (nodes: readonly Node[], parts: readonly Part[], contacts: 
     }
     return fallback;
   };
-  const held = contacts.filter(({ a, b }) => parts[a]?.held === 'glue' && parts[b]?.held === 'glue');
   const ontoOf = (node: number): readonly number[] => {
     const isMine = (part: number): boolean => nodeAt.get(part) === node;
-    return held
+    return glued
       .flatMap(({ a, b, area }) => (isMine(a) === isMine(b) ? [] : [{ other: isMine(a) ? b : a, area }]))
       .filter(({ other }) => standing.has(nodeAt.get(other) as number))
       .toSorted((p, q) => q.area - p.area)

@@ -218,6 +218,30 @@ describe('the order of assembly', () => {
     }
   }, 60_000);
 
+  it('glues nothing that slides or turns to what stays, and says of what it glues within what moves', () => {
+    for (const each of PRESETS) {
+      const built = buildPiece(fromPreset(each, 'p', 1), means(6, 4_800));
+      if (!built.ok) continue;
+      const { parts, motions } = built.value.assembly;
+      if (motions.length === 0) continue;
+      const moves = new Map(motions.flatMap(({ parts: ids }, index) => ids.map((id) => [id, index] as const)));
+      const { steps } = orderOf(parts, findContacts(parts), undefined, unitsOf(parts, motions), motions);
+      const motionsOf = (list: readonly number[]) => [...new Set(list.map((part) => moves.get(parts[part]?.id ?? '')))];
+      const wrong = steps.filter(({ parts: come, onto }) => onto.length > 0 && motionsOf([...come, ...onto]).length > 1);
+      expect(
+        wrong.map(({ parts: come, onto }) => [...come, ...onto].map((part) => parts[part]?.id)),
+        each.key,
+      ).toEqual([]);
+    }
+    const chest = buildPiece(of('running-chest'), means(6, 4_800));
+    if (!chest.ok) throw new Error('running-chest');
+    const { parts, motions } = chest.value.assembly;
+    const { steps } = orderOf(parts, findContacts(parts), undefined, unitsOf(parts, motions), motions);
+    const apart = steps.filter(({ unit }) => unit !== null);
+    expect(apart.some(({ onto }) => onto.length > 0)).toBe(true);
+    expect(apart.filter(({ parts: come, onto }) => onto.length === 0 && /-front/.test(parts[come[0] ?? 0]?.id ?? ''))).toEqual([]);
+  });
+
   const placeOf = (key: string, thickness = 4_800) => {
     const built = buildPiece(of(key), means(6, thickness));
     if (!built.ok) throw new Error(key);

@@ -11,3 +11,6 @@ export type PieceProblem =
 /** What lacks room: nothing when there is enough. */
 export const lack = (what: string, available: number, needed: number): PieceProblem | undefined =>
   available < needed ? { code: 'does-not-fit', what, available: Math.max(0, Math.floor(available)), needed: Math.ceil(needed) } : undefined;
+
+/** What is not so though it must be, where no length says why: nothing when it holds. Its `needed` of 1 is no length, and no words show it. */
+export const unless = (what: string, holds: boolean): PieceProblem | undefined => lack(what, holds ? 1 : 0, 1);

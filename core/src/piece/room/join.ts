@@ -3,7 +3,7 @@ import { movedMotion, type Part } from '../../assembly/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { dollOf } from '../../measure/index.ts';
 import type { Vec3 } from '../../shape/index.ts';
-import { lack, type PieceProblem } from '../family/problem.ts';
+import { lack, type PieceProblem, unless } from '../family/problem.ts';
 import { movedParts } from '../parts/parts.ts';
 import type { RoomSoFar } from './addWall.ts';
 import { type At, isWalled, movedOut, type RoomPlan, sideBetween, stripWide, wallAt } from './plan.ts';
@@ -195,9 +195,15 @@ const between = (shells: readonly StandingShell[]): boolean =>
  *  that have other plans than rectangles, or several storeys. */
 export const buildJoined = (room: Room, shells: readonly StandingShell[]): Result<RoomSoFar, PieceProblem> => {
   const problem =
-    lack('joined shells with square plans', shells.every(({ plan }) => plan.room.plan === 'rectangle') ? 1 : 0, 1) ??
-    lack('joined shells without a shop’s front between them', between(shells) ? 0 : 1, 1) ??
-    lack('joined shells of one storey', shells.every(({ plan }) => plan.room.storeys === 1) ? 1 : 0, 1);
+    unless(
+      'joined shells with square plans',
+      shells.every(({ plan }) => plan.room.plan === 'rectangle'),
+    ) ??
+    unless('joined shells without a shop’s front between them', !between(shells)) ??
+    unless(
+      'joined shells of one storey',
+      shells.every(({ plan }) => plan.room.storeys === 1),
+    );
   if (problem) return err(problem);
   const made: RoomSoFar = { parts: [], motions: [], reach: [] };
   for (const [index, shell] of shells.entries()) {

@@ -5,7 +5,7 @@ import { dollOf, type Measure } from '../../measure/index.ts';
 import { ellipseRing, type Ring } from '../../shape/index.ts';
 import { PADDING } from '../../stock/index.ts';
 import { layersFor, type Means, type Sheeting, sheetsFor } from '../family/means.ts';
-import { lack, type PieceProblem } from '../family/problem.ts';
+import { lack, type PieceProblem, unless } from '../family/problem.ts';
 import type { Built, SizeMark } from '../parts/built.ts';
 import { sectionOf } from '../parts/panels.ts';
 import { axisAt, dowel, frustumFlat, type RoundAxis, type RoundKind, roundPart, tubeStrip } from '../parts/round.ts';
@@ -143,7 +143,7 @@ const rim = (section: Section, was: Standing, making: Making, kind: RoundKind): 
   const { wall } = making.sheets;
   const height = making.doll(section.height);
   const problem =
-    lack('a disc for the rim to go round', was.disc ? 1 : 0, 1) ??
+    unless('a disc for the rim to go round', was.disc !== null) ??
     lack('a rim higher than its disc', height, was.disc ? was.y - was.disc.y0 : 0);
   if (problem || !was.disc) return err(problem as PieceProblem);
   const { y0, outer: inner } = was.disc;

@@ -2,7 +2,7 @@
 import type { Part } from '../../assembly/index.ts';
 import { err, ok } from '../../kit/index.ts';
 import { ellipseRing, type Point, type Ring } from '../../shape/index.ts';
-import { lack } from '../family/problem.ts';
+import { lack, unless } from '../family/problem.ts';
 import { evenSlats } from '../parts/evenSlats.ts';
 import { layered, roundIn, type Space, stickIn } from '../parts/panels.ts';
 import { inRow, kind, type PartsResult, type StickworkPlan } from './plan.ts';
@@ -31,7 +31,7 @@ export const fence = (plan: StickworkPlan): PartsResult => {
     lack('the rails on the posts', height - low, piece.count * (rail.width + 1_000)) ??
     lack('a post above its lowest rail', height, low + rail.width) ??
     lack('slats side by side', width, 2 * slat.width) ??
-    lack('slats with a flat side', slat.section === 'round' ? 0 : 1, 1);
+    unless('slats with a flat side', slat.section !== 'round');
   if (problem) return err(problem);
   const [back, mid] = [post.thickness, post.thickness + rail.thickness];
   const levels = inRow(low, height - (piece.count > 1 ? Math.round(low / 2) : 0), piece.count, rail.width);

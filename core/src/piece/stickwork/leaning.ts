@@ -3,7 +3,7 @@ import type { Part } from '../../assembly/index.ts';
 import { err, ok } from '../../kit/index.ts';
 import { ellipseRing, type Vec3 } from '../../shape/index.ts';
 import type { StickName } from '../../stock/index.ts';
-import { lack } from '../family/problem.ts';
+import { lack, unless } from '../family/problem.ts';
 import { evenSlats } from '../parts/evenSlats.ts';
 import { stickBetween } from '../parts/leaning.ts';
 import { layered, roundIn, stickIn } from '../parts/panels.ts';
@@ -63,7 +63,7 @@ export const rack = (plan: StickworkPlan): PartsResult => {
     lack('the ties on their legs', post.thickness, rail.thickness) ??
     lack('the ties above the floor', low, rail.width / 2) ??
     lack('the slats under the rod', rodAt - rod.width / 2, low + rail.width / 2 + slat.thickness + 1_000) ??
-    lack('slats with a flat side', slat.section === 'round' ? 0 : 1, 1);
+    unless('slats with a flat side', slat.section !== 'round');
   if (problem) return err(problem);
   const frames = (['left', 'right'] as const).flatMap((sideWord) => {
     const x = sideWord === 'left' ? post.thickness / 2 : width - post.thickness / 2;

@@ -214,7 +214,7 @@ export const insteadOf = (document: SetDocument, id: string): Instead | null => 
 
 /** The order in which a piece that stands is put together; worked out when somebody asks, for it takes longer than all the rest. */
 export const orderOfPiece = ({ assembly, inspection }: MadePiece): Order =>
-  orderOf(assembly.parts, inspection.contacts, inspection.boxes, unitsOf(assembly.parts, assembly.motions));
+  orderOf(assembly.parts, inspection.contacts, inspection.boxes, unitsOf(assembly.parts, assembly.motions), assembly.motions);
 
 /** Finds places of pieces that stand, each piece's asked for once. */
 const placeFinder = (document: SetDocument, made: ReadonlyMap<string, DerivedPiece>): NonNullable<Means['place']> => {

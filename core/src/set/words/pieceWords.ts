@@ -78,6 +78,7 @@ export const PIECE_WORDS: Words<
     };
   },
   'does-not-fit': (finding, { two }) => {
+    if (finding.numbers.needed <= 1) return { title: 'It cannot be made so', reason: `It takes ${finding.what}.` };
     const [needed, available] = two(finding.numbers.needed, finding.numbers.available);
     const left = finding.numbers.available <= 0 ? 'no room is left' : `only ${available} is available`;
     return {
