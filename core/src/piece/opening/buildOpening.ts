@@ -60,10 +60,10 @@ const lining = ({ put, hole, sheets }: Plan, z0: number, z1: number, floor: bool
   const t = sheet.one;
   const low = floor ? hole.y0 + t : hole.y0;
   return [
-    ...put('liner-left', ['side', 'lining', 'right'], { x0: hole.x0, x1: hole.x0 + t, y0: low, y1: hole.y1 - t, z0, z1 }, sheet),
-    ...put('liner-right', ['side', 'lining', 'left'], { x0: hole.x1 - t, x1: hole.x1, y0: low, y1: hole.y1 - t, z0, z1 }, sheet),
-    ...put('liner-above', ['top', 'lining', 'down'], { x0: hole.x0, x1: hole.x1, y0: hole.y1 - t, y1: hole.y1, z0, z1 }, sheet),
-    ...(floor ? put('liner-below', ['bottom', 'lining', 'up'], { x0: hole.x0, x1: hole.x1, y0: hole.y0, y1: low, z0, z1 }, sheet) : []),
+    ...put('liner-left', ['lining', 'lining', 'right'], { x0: hole.x0, x1: hole.x0 + t, y0: low, y1: hole.y1 - t, z0, z1 }, sheet),
+    ...put('liner-right', ['lining', 'lining', 'left'], { x0: hole.x1 - t, x1: hole.x1, y0: low, y1: hole.y1 - t, z0, z1 }, sheet),
+    ...put('liner-above', ['lining', 'lining', 'down'], { x0: hole.x0, x1: hole.x1, y0: hole.y1 - t, y1: hole.y1, z0, z1 }, sheet),
+    ...(floor ? put('liner-below', ['lining', 'lining', 'up'], { x0: hole.x0, x1: hole.x1, y0: hole.y0, y1: low, z0, z1 }, sheet) : []),
   ];
 };
 
@@ -155,13 +155,13 @@ const bars = ({ piece, sheets, doll, put }: Plan, inside: Space): Result<readonl
   const columns = Array.from({ length: upright + 1 }, (_, index) => Math.round(inside.x0 + index * (w + wide)));
   const posts = columns
     .slice(1)
-    .flatMap((x1, index) => put(`bar-upright-${index}`, ['divider', 'glazing bar', 'front'], { ...inside, x0: x1 - wide, x1, z1 }, sheet));
+    .flatMap((x1, index) => put(`bar-upright-${index}`, ['border', 'glazing bar', 'front'], { ...inside, x0: x1 - wide, x1, z1 }, sheet));
   const between = Array.from({ length: lying }, (_, row) => {
     const y0 = Math.round(inside.y0 + (row + 1) * h + row * wide);
     return columns.flatMap((x0, index) => {
       const next = columns[index + 1];
       const x1 = next === undefined ? inside.x1 : next - wide;
-      return put(`bar-lying-${row}-${index}`, ['shelf', 'glazing bar', 'front'], { x0, x1, y0, y1: y0 + wide, z0: inside.z0, z1 }, sheet);
+      return put(`bar-lying-${row}-${index}`, ['border', 'glazing bar', 'front'], { x0, x1, y0, y1: y0 + wide, z0: inside.z0, z1 }, sheet);
     });
   }).flat();
   return ok([...posts, ...between]);

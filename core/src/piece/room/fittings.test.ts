@@ -6,6 +6,7 @@ import { bounds, type Point } from '../../shape/index.ts';
 import { STICKS } from '../../stock/index.ts';
 import { builtOf, decided, like, meansWith, mm, partsOf, refusalOf, sides, span } from '../decided.testing.ts';
 import { newOpening, newWall, type Piece, type Room, roomPlan, viewSize, type Wall } from '../index.ts';
+import { isOfOpening } from './opened.ts';
 import { newBatten, newBox, newLights, type WallOpening } from './wall.ts';
 
 const OPEN = newWall({ kind: 'open' });
@@ -289,5 +290,20 @@ describe('a view behind an opening', () => {
     expect(view.held).toBe('slides');
     expect(like(parts, /^strip behind the wall$/)).toHaveLength(2);
     expect(refusalOf(roomWith({ openings: [opening('window', { view: 3_000 })] }), T)).toMatchObject({ what: 'the view behind the wall' });
+  });
+});
+
+describe('what wears the paper of walls, floor, ceiling', () => {
+  it('is none of what belongs to an opening: frames, linings, bars and panels have roles of their own', () => {
+    const walls = (['window', 'door', 'plain', 'arch', 'round', 'bought'] as const).map(
+      (form): Wall => ({ ...newWall(), openings: [{ ...newOpening(form), barsUpright: 2, barsLying: 2, panelsAcross: 2, panelsUp: 2 }] }),
+    );
+    const surfaces = new Set(['side', 'last side', 'back', 'front', 'bottom', 'top', 'divider']);
+    const worn = [walls.slice(0, 4), walls.slice(2, 6)].flatMap((four) =>
+      partsOf(decided('four-walls', { width: mm(4_000), depth: mm(4_000), walls: four }), 5_000).filter(
+        (part) => isOfOpening(part) && surfaces.has(part.role),
+      ),
+    );
+    expect(worn.map(({ id, role }) => `${id} ${role}`)).toEqual([]);
   });
 });
