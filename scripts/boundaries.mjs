@@ -27,7 +27,7 @@ const CORE = [
 /** The rooms of a set, in the order of the data's way. */
 const SET = ['document', 'fit', 'findings', 'derive', 'arranging', 'plans', 'pages', 'words', 'history'];
 const SERVER = ['disk', 'store', 'shelf', 'reading', 'http', 'app'];
-const WEB = ['state', 'ui', 'views', 'app'];
+const WEB = ['engine', 'state', 'ui', 'views', 'app'];
 
 const layers = (base, names) =>
   names.slice(0, -1).map((name, index) => ({
@@ -58,13 +58,13 @@ const forbidden = [
   ),
   never(
     'web folders meet at their index.ts',
-    { path: '^web/src/(state|ui|app)/' },
-    { path: '^web/src/(state|ui|app)/(?!index\\.ts)', pathNot: '^web/src/$1/' },
+    { path: '^web/src/(engine|state|ui|app)/' },
+    { path: '^web/src/(engine|state|ui|app)/(?!index\\.ts)', pathNot: '^web/src/$1/' },
   ),
   never(
     'views meet nobody but state and ui',
     { path: '^web/src/views/([^/]+)/' },
-    { path: '^web/src/(views/(?!$1/)|app/|(state|ui)/(?!index\\.ts))' },
+    { path: '^web/src/(views/(?!$1/)|app/|engine/|(state|ui)/(?!index\\.ts))' },
   ),
   never('views are entered at their index.ts', { path: '^web/src/app/' }, { path: '^web/src/views/[^/]+/(?!index\\.ts)' }),
   never('core knows neither Node nor browser', { path: '^core/src/', pathNot: '\\.(test|testing)\\.ts$' }, { dependencyTypes: ['core'] }),

@@ -1,7 +1,7 @@
 import { type Part, slantsOf } from '@parlor/core/assembly';
+import type { BoardLayout } from '@parlor/core/cut';
 import {
   arrangedIn,
-  type BoardLayout,
   type DerivedPiece,
   type DerivedSet,
   describeFinding,

@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { searchOf } from '@parlor/core/cut';
 import { type PdfFonts, writePdf } from '@parlor/core/pdf';
 import { boardsSvg } from '@parlor/core/print';
 import {
@@ -12,7 +13,6 @@ import {
   pagesOf,
   readSetFile,
   type SetDocument,
-  searchOf,
   strangersIn,
 } from '@parlor/core/set';
 import { cutListCsv } from './cutListCsv.ts';

@@ -4,6 +4,7 @@ export { cutList, letters } from './cutList.ts';
 export { type CutSetting, type CutStep, cutSteps, type OffPiece } from './cutSteps.ts';
 export { type CutNode, cutRests, cutTree, treePlacements } from './cutTree.ts';
 export { solverFrom } from './highsSolver.ts';
+export { type BoardJob, type BoardLayout, boughtSticks, cutStickJobs, layOutJobs, type StickJob, searchOf } from './jobs.ts';
 export { type CutLayout, FIRST_ANSWER, layOut, type Search } from './layOut.ts';
 export type { CutItem, LotPlacement } from './lots.ts';
 export { holds, layOutPinned, type PinnedSheet } from './pinned.ts';

@@ -20,6 +20,7 @@ export {
   insteadOf,
   type MadePiece,
   meansOf,
+  onlyWithHost,
   orderOfPiece,
 } from './derive/derive.ts';
 export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood } from './derive/goods.ts';
@@ -44,7 +45,7 @@ export { bringTogether, compareVersions, type MergeSide, type Strand } from './h
 export { type Difference, describeChange, describeDifference, differences } from './history/differences.ts';
 export { drawingsOf, type MadeUp, makeUp, type PagesWanted, pageRulesOf, pagesOf, templatePages } from './pages/pages.ts';
 export { boardPlans, partsById, placedOn } from './plans/boardPlans.ts';
-export { type BoardLayout, itemsFor, layOutSet, rulesOf, searchOf } from './plans/boards.ts';
+export { boardJobs, itemsFor, layOutSet, rulesOf } from './plans/boards.ts';
 export {
   BATTING,
   type ClothCut,
@@ -66,7 +67,7 @@ export { paperPlans } from './plans/paperPlans.ts';
 export { keepApart, keepTogether, letAllGo, letGo, pinPart, placeNear } from './plans/pins.ts';
 export { slantWords } from './plans/slantWords.ts';
 export { type MarkedStick, type StickMark, stickMarks } from './plans/stickMarks.ts';
-export { bought as boughtSticks, partOfPiece, planSticks, roundedEnd, type StickPlan, usualStick } from './plans/stickPlans.ts';
+export { partOfPiece, planSticks, roundedEnd, type StickKindJob, type StickPlan, stickJobs, usualStick } from './plans/stickPlans.ts';
 export { type Taking, takingsOf } from './plans/takings.ts';
 export { type PaperHinge, paperHingesOf, templatesOf } from './plans/templates.ts';
 export { describeFinding } from './words/describe.ts';

@@ -1,9 +1,9 @@
 // A piece is begun from a preset, as it best suits the open set.
 import { type DerivedPiece, type Edit, freshName, type Piece } from '@parlor/core/set';
 import { useStore } from 'react-redux';
+import { suitThere } from '../engine/index.ts';
 import { useEdit } from './hooks.ts';
 import type { State } from './store.ts';
-import { suitThere } from './workers.ts';
 
 /** A piece as the next of a set: with an id, a mark and a name of its own. */
 export const nextPiece = <P extends Piece>(from: P, pieces: readonly Piece[]): P => ({

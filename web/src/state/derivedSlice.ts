@@ -1,4 +1,5 @@
-import type { BoardLayout, DerivedSet, Finding, SetDocument, StickPlan } from '@parlor/core/set';
+import type { BoardLayout } from '@parlor/core/cut';
+import type { DerivedPiece, DerivedSet, Finding, SetDocument, StickPlan } from '@parlor/core/set';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What the worker last made of the open set, and of which document; boards follow a moment after the pieces. */
@@ -55,6 +56,14 @@ const slice = createSlice({
       failed: false,
       stopped: false,
     }),
+    /** The piece that is looked at stands before all others of a set that was just opened. */
+    derivedFirst: (
+      state,
+      { payload: { piece, scale } }: PayloadAction<{ piece: DerivedPiece; scale: DerivedSet['scale'] }>,
+    ): DerivedState => ({
+      ...(state as DerivedState),
+      set: { scale, pieces: [...(state.set?.pieces ?? []).filter(({ id }) => id !== piece.id), piece] } as DerivedSet,
+    }),
     coveringsLookedAt: (state, { payload }: PayloadAction<readonly Finding[]>): DerivedState => ({
       ...(state as DerivedState),
       coverFindings: payload,
@@ -102,6 +111,7 @@ const slice = createSlice({
 
 export const {
   derived,
+  derivedFirst,
   coveringsLookedAt,
   pagesLookedAt,
   layOutBegan,

@@ -1,10 +1,24 @@
 // Follows the open document: pieces are derived and boards laid out whenever it has changed.
-import type { BoardLayout, SetDocument } from '@parlor/core/set';
+import type { SetDocument } from '@parlor/core/set';
+import {
+  type CutJobs,
+  coverNotesThere,
+  cuttingNotesThere,
+  deriveThere,
+  followEdit,
+  jobsThere,
+  layOutThere,
+  StoppedSearch,
+  searchThere,
+  stopCutting,
+  whenTooLong,
+} from '../engine/index.ts';
 import {
   coveringsLookedAt,
   derivationFailed,
   derived,
   derivedCleared,
+  derivedFirst,
   derivingStopped,
   laidBetter,
   laidOut,
@@ -15,10 +29,10 @@ import {
   searched,
   searchStopped,
 } from './derivedSlice.ts';
+import { editOf } from './editOf.ts';
 import { opened } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
 import { noticed } from './uiSlice.ts';
-import { coverNotesThere, deriveThere, layOutThere, StoppedSearch, searchThere, stopLayOut, stopSearch, whenTooLong } from './workers.ts';
 
 whenTooLong(() => {
   store.dispatch(
@@ -49,20 +63,42 @@ const onNewest = (work: Work, failed: (problem: unknown, dispatch: Dispatch) => 
   };
 };
 
+/** The piece whose view is open: it is worked out first. */
+const lookedAt = (): string | null => /\/(?:pieces|coverings|goods|room)\/([^/]+)/.exec(globalThis.location?.pathname ?? '')?.[1] ?? null;
+
 const deriveNewest = onNewest(
   async (from, dispatch) => {
-    dispatch(derived({ ...(await deriveThere(from)), from }));
+    const answer = await deriveThere(from, lookedAt(), (piece, scale) => dispatch(derivedFirst({ piece, scale })));
+    dispatch(derived({ ...answer, from }));
   },
   (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? derivingStopped() : derivationFailed()),
 );
 
+/** What is to be cut of the newest document, and what of that was laid out last. */
+let wanted: CutJobs = { boards: [], sticks: [] };
+let laid = '';
+/** What is searched for at the moment. */
+let searching = '';
+
+const keysOf = ({ boards, sticks }: CutJobs): string => JSON.stringify([boards.map(({ key }) => key), sticks.map(({ key }) => key)]);
+
 const layOutNewest = onNewest(
   async (from, dispatch) => {
+    wanted = await jobsThere(from);
+    const keys = keysOf(wanted);
+    const known = store.getState().derived;
+    // An edit that changes nothing that is cut leaves the layouts, and the search for better ones, as they are.
+    if (keys === laid) {
+      const sticks = known.sticks.map((plan, index) => ({ ...plan, marked: wanted.sticks[index]?.marked ?? plan.marked }));
+      dispatch(laidOut({ layouts: known.layouts, sticks, from }));
+      return;
+    }
+    if (searching !== '') endSearch(dispatch);
+    laid = '';
     dispatch(layOutBegan());
-    const { layouts, sticks } = await layOutThere(from);
-    // A board that an edit left alone keeps the better layout that was found for it.
-    const best = layouts.map((layout) => remembered.find(({ key }) => key === layout.key) ?? layout);
-    dispatch(laidOut({ layouts: best, sticks, from }));
+    const { layouts, sticks } = await layOutThere(wanted);
+    laid = keys;
+    dispatch(laidOut({ layouts, sticks, from }));
   },
   (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? layOutStopped() : derivationFailed()),
 );
@@ -81,24 +117,51 @@ const PAUSE_MS = 500;
 
 let searchWaits: ReturnType<typeof setTimeout> | undefined;
 
+/** Ends a search that is under way. */
+const endSearch = (dispatch: Dispatch): void => {
+  searching = '';
+  stopCutting();
+  dispatch(searchEnded());
+};
+
 /** Gives up a search that is under way, or about to begin. */
 const dropSearch = (dispatch: Dispatch): void => {
   clearTimeout(searchWaits);
-  stopSearch();
+  if (searching !== '') endSearch(dispatch);
   dispatch(searchEnded());
 };
 
 /** Notes about coverings take seconds and can wait until all else is done. */
 const lookAtCoverings = async (from: SetDocument, getState: () => State, dispatch: Dispatch): Promise<void> => {
   const findings = from.finishes.length > 0 ? await coverNotesThere(from) : [];
-  if (getState().openSet.document === from) dispatch(coveringsLookedAt(findings));
+  if (findings && getState().openSet.document === from) dispatch(coveringsLookedAt(findings));
 };
 
-/** Looks for better layouts once the first answers to the newest document stand and nothing has changed for a moment. Only layouts of this very
- *  document are put in place. */
+/** Searches what was laid out last for better layouts, unless that goes on already. */
+const searchNow = async (getState: () => State, dispatch: Dispatch): Promise<void> => {
+  if (searching === laid) return;
+  const mine = laid;
+  searching = mine;
+  try {
+    // Whoever was stopped meanwhile is told again what is laid out.
+    await layOutThere(wanted);
+    const found = await searchThere((layout) => {
+      if (laid === mine) dispatch(laidBetter(layout));
+    });
+    searching = '';
+    const { document } = getState().openSet;
+    if (laid !== mine || !document) return;
+    const findings = await cuttingNotesThere(document, found.layouts);
+    if (laid === mine) dispatch(searched({ ...found, findings }));
+  } catch (problem) {
+    if (!(problem instanceof StoppedSearch)) throw problem;
+  }
+};
+
+/** Looks for better layouts once the first answers to the newest document stand and nothing has changed for a moment, and then at its coverings. */
 const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
   clearTimeout(searchWaits);
-  dispatch(searchBegan());
+  if (searching === '') dispatch(searchBegan());
   searchWaits = setTimeout(async () => {
     const { openSet, derived: now } = getState();
     const from = openSet.document;
@@ -108,17 +171,8 @@ const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
       return;
     }
     try {
-      if (now.layouts.length + now.sticks.length === 0) {
-        dispatch(searchEnded());
-        await lookAtCoverings(from, getState, dispatch);
-        return;
-      }
-      const known = [...now.layouts, ...remembered];
-      const found = await searchThere(from, known, now.sticks, (layout) => {
-        if (getState().derived.layoutsFrom === from) dispatch(laidBetter(layout));
-      });
-      remembered = found.layouts;
-      if (getState().derived.layoutsFrom === from) dispatch(searched(found));
+      if (now.layouts.length + now.sticks.length > 0) await searchNow(getState, dispatch);
+      else dispatch(searchEnded());
       await lookAtCoverings(from, getState, dispatch);
     } catch (problem) {
       dispatch(problem instanceof StoppedSearch ? searchEnded() : derivationFailed());
@@ -126,14 +180,18 @@ const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
   }, PAUSE_MS);
 };
 
-/** What was searched last: boards that an edit left alone need no search again. */
-let remembered: readonly BoardLayout[] = [];
-
 listen({
   matcher: changes,
-  effect: async (action, { getState, dispatch }) => {
-    if (opened.match(action)) dispatch(derivedCleared());
-    dropSearch(dispatch);
+  effect: async (action, { getState, getOriginalState, dispatch }) => {
+    const [was, is] = [getOriginalState().openSet, getState().openSet];
+    const edit = editOf(action, was);
+    if (edit && was.document && is.document) followEdit(was.document, edit, is.document);
+    clearTimeout(searchWaits);
+    if (opened.match(action)) {
+      dropSearch(dispatch);
+      laid = '';
+      dispatch(derivedCleared());
+    }
     await Promise.all([deriveNewest(getState, dispatch), layOutNewest(getState, dispatch)]);
     if (isQuiet()) dispatch(searchEnded());
     else searchSoon(getState, dispatch);
@@ -153,7 +211,7 @@ export const pauseSearching = (): void => dropSearch(store.dispatch);
 export const searchAgain = (): void => searchSoon(store.getState, store.dispatch);
 
 /** Stops laying out; the boards stay as they were. */
-export const stopLayingOut = (): void => stopLayOut();
+export const stopLayingOut = (): void => stopCutting();
 
 /** Takes the laying out up again after it was stopped. */
 export const layOutAgain = async (): Promise<void> => {

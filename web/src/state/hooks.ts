@@ -3,11 +3,11 @@ import { scaleOf } from '@parlor/core/doll';
 import type { Scale, Units } from '@parlor/core/measure';
 import type { DerivedCovering, DerivedPiece, DerivedSet, Edit, GoodPaper, SetDocument } from '@parlor/core/set';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { NeedsReply } from './computeWorker.ts';
+import type { NeedsReply } from '../engine/index.ts';
+import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from '../engine/index.ts';
 import { edited } from './openSet.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { undoGroupNow } from './undoGroup.ts';
-import { coverThere, goodPaperThere, lookThere, needsThere, orderThere } from './workers.ts';
 
 /** The open document; views inside a set may count on it. */
 export const useSet = (): SetDocument => {

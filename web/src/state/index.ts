@@ -1,5 +1,26 @@
 import './deriving.ts';
 
+export type { PageInfo, PagesReply, PlotFormat, PlotReply, TrialReply } from '../engine/index.ts';
+export {
+  boardPagesThere,
+  boardsThere,
+  fitRuleThere,
+  insteadThere,
+  onScreenThere,
+  openingThere,
+  type PageFormat,
+  pagesThere,
+  pictureThere,
+  plotThere,
+  readyToPrint,
+  StoppedSearch,
+  stopDeriving,
+  stopPress,
+  testPageThere,
+  triedThere,
+  writtenThere,
+  zipThere,
+} from '../engine/index.ts';
 export {
   type ApiError,
   type AwaySummary,
@@ -13,7 +34,6 @@ export {
   type ShelfState,
 } from './api.ts';
 export { nextPiece, useBegin } from './begin.ts';
-export type { PageInfo, PagesReply, PlotFormat, PlotReply, TrialReply } from './computeWorker.ts';
 export { pagesLookedAt } from './derivedSlice.ts';
 export { deriveAgain, layOutAgain, pauseSearching, searchAgain, stopLayingOut, stopSearching } from './deriving.ts';
 export { dropAside, type KeptAside, listAside, unsentSets } from './draftStorage.ts';
@@ -38,23 +58,3 @@ export { redoStep, undoStep } from './steps.ts';
 export { store, useAppDispatch, useAppSelector } from './store.ts';
 export { bayChosen, doorClosed, doorOpened, nightTurned, noticed, type Pointed, pointedAt, rememberNight, tagPointed } from './uiSlice.ts';
 export { undoGroupBegins, undoGroupEnds } from './undoGroup.ts';
-export {
-  boardPagesThere,
-  boardsThere,
-  fitRuleThere,
-  insteadThere,
-  onScreenThere,
-  openingThere,
-  type PageFormat,
-  pagesThere,
-  pictureThere,
-  plotThere,
-  readyToPrint,
-  StoppedSearch,
-  stopDeriving,
-  stopPress,
-  testPageThere,
-  triedThere,
-  writtenThere,
-  zipThere,
-} from './workers.ts';

@@ -57,6 +57,8 @@ type Stage = {
   past: readonly (() => void)[];
   /** Whether it was turned by hand: then it is not turned back. */
   turned: boolean;
+  /** The frame that it will be drawn with; 0 for none. */
+  asked: number;
 };
 
 const coloursNow = (): Colours => {
@@ -73,12 +75,18 @@ const coloursNow = (): Colours => {
   };
 };
 
-const draw = (stage: Stage): void => {
+const drawNow = (stage: Stage): void => {
   const { renderer, camera, model, past } = stage;
+  stage.asked = 0;
   if (!model) return;
   renderer.render(model.scene, camera);
   stage.past = [];
   for (const free of past) free();
+};
+
+/** Draws with the next frame, once, however much has changed until then. */
+const draw = (stage: Stage): void => {
+  if (stage.asked === 0) stage.asked = requestAnimationFrame(() => drawNow(stage));
 };
 
 const makeStage = (canvas: HTMLCanvasElement): Stage => {
@@ -87,7 +95,7 @@ const makeStage = (canvas: HTMLCanvasElement): Stage => {
   renderer.debug.checkShaderErrors = false;
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   const camera = new PerspectiveCamera(26, 1, 1, 20_000);
-  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [], turned: false };
+  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [], turned: false, asked: 0 };
   stage.controls.addEventListener('start', () => {
     stage.turned = true;
   });
@@ -193,6 +201,7 @@ export const Model3D = ({
     observer.observe(host);
     return () => {
       observer.disconnect();
+      cancelAnimationFrame(current.asked);
       current.controls.dispose();
       for (const free of current.past) free();
       if (current.model) dispose(current.model);

@@ -76,10 +76,21 @@ export type MadePiece = {
 
 export type DerivedSet = { readonly scale: Scale; readonly pieces: readonly DerivedPiece[] };
 
+/** The decisions about pieces as text; pieces are never written to. */
+const texts = new WeakMap<Piece, string>();
+
 /** What the means come to, as text: what it wears changes no part of it, and only a piece that follows the doll's body depends on her own scale. */
+const textOf = (piece: Piece): string => {
+  const known = texts.get(piece);
+  if (known !== undefined) return known;
+  const text = JSON.stringify({ ...piece, dress: undefined });
+  texts.set(piece, text);
+  return text;
+};
+
 const keyOf = (piece: Piece, { scale, body, boards, users, shelf, place, cloths }: Means, { trim, splice, joints }: Cutting): string =>
   JSON.stringify([
-    { ...piece, dress: undefined },
+    textOf(piece),
     scale.doll / scale.real,
     piece.bodyScale === 'set' ? 0 : body.doll / body.real,
     boards.map((board) => [
@@ -235,6 +246,13 @@ export const meansFor = (document: SetDocument, { pieces }: DerivedSet): Means =
   ...meansOf(document),
   place: placeFinder(document, new Map(pieces.map((piece) => [piece.id, piece]))),
 });
+
+/** A set of one piece of another: that piece, and what it lies, hangs or stands on. It comes out there as it does in the whole set. */
+export const onlyWithHost = (document: SetDocument, id: string): SetDocument => {
+  const piece = document.pieces.find((each) => each.id === id);
+  const host = piece && hostOf(piece);
+  return { ...document, pieces: document.pieces.filter((each) => each.id === id || each.id === host) };
+};
 
 /** Derives a set from its document.
  *  Shape: document → a derived piece for each piece, in the same order. Pure; `previous` only saves work: a piece whose key has not

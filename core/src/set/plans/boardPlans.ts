@@ -1,11 +1,11 @@
 import { cutRegionOf } from '../../assembly/index.ts';
-import type { LotPlacement } from '../../cut/index.ts';
+import type { BoardLayout, LotPlacement } from '../../cut/index.ts';
 import { formatNumber } from '../../measure/index.ts';
 import { type BoardPlan, crossAt, type PlanLine, placerFor, wordsWithin } from '../../print/index.ts';
 import { bounds, movedRing, oriented, orientedSize, type Point, type Region, type Ring, rectRing } from '../../shape/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
-import type { BoardLayout } from './boards.ts';
+
 import { boardDrawings, type PartDrawn } from './templates.ts';
 
 /** A part by what stands on its template, its size, and its outline with the lower left corner at the origin. */

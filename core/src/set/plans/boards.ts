@@ -1,24 +1,20 @@
 // From derived pieces to sheets, one stock of board after another.
 import { cutRegionOf, type Part } from '../../assembly/index.ts';
 import {
+  type BoardJob,
+  type BoardLayout,
   type CutItem,
-  type CutLayout,
   type CutRules,
-  FIRST_ANSWER,
-  layOutPinned,
+  layOutJobs,
   type PinnedSheet,
   type Search,
   type SheetKind,
 } from '../../cut/index.ts';
-import { seededRandom } from '../../kit/index.ts';
 import { asRect, bounds, movedRing, type Region, type Ring } from '../../shape/index.ts';
 import { type Board, outlineOfOffcut } from '../../stock/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument } from '../document/document.ts';
 import { isCut } from './isCut.ts';
-
-/** The sheets of one board. `key` is all that they depend on; `searched` says that the search has had its turn. */
-export type BoardLayout = { readonly key: string; readonly board: string; readonly layout: CutLayout; readonly searched: boolean };
 
 /** What is still to be cut from a board. */
 export const itemsFor = (document: SetDocument, derived: DerivedSet, board: Board): readonly CutItem[] => {
@@ -94,45 +90,23 @@ const pinnedOn = ({ cutting }: SetDocument, { id }: Board, kinds: readonly Sheet
 /** How the boards of a set are cut. */
 export const rulesOf = ({ cutting: { gap, trim, mode, wishes } }: SetDocument): CutRules => ({ gap, trim, mode, wishes });
 
-/** So many tries are made for each board before its best layout stands: about a second's work on a table of a hundred parts. Counted, not
- *  timed, so that equal sets come out equal everywhere. */
-const TRIES_IN_ALL = 60_000;
-const TRIES_PER_GOAL = 20_000;
-
-/** What the search of one board is allowed: a count of tries, and whatever stops it from outside. */
-export const searchOf = (choose: Search['choose'], goOn: () => boolean = () => true): Search => {
-  let tries = 0;
-  return {
-    random: seededRandom(1),
-    tries: TRIES_PER_GOAL,
-    goOn: () => {
-      tries += 1;
-      return tries < TRIES_IN_ALL && goOn();
-    },
-    ...(choose ? { choose } : {}),
-  };
-};
-
-/** Lays out every board that the set cuts from.
- *  Shape: derived set → a layout per board in the order of the document; boards that nothing is cut from are left out. A board whose
- *  items and sheets did not change keeps its layout. Without a search the first answers stand. `better` hears of each answer on the way. */
-export const layOutSet = (
-  document: SetDocument,
-  derived: DerivedSet,
-  previous: readonly BoardLayout[] = [],
-  search: (() => Search) | null = null,
-  better: (layout: BoardLayout) => void = () => undefined,
-): readonly BoardLayout[] =>
-  document.boards.flatMap((board): readonly BoardLayout[] => {
+/** What is to be cut from each board that the set cuts from, in the order of the document; boards that nothing is cut from are left out. */
+export const boardJobs = (document: SetDocument, derived: DerivedSet): readonly BoardJob[] =>
+  document.boards.flatMap((board): readonly BoardJob[] => {
     const items = itemsFor(document, derived, board);
     if (items.length === 0) return [];
     const kinds = kindsOf(board);
     const rules = rulesOf(document);
     const pinned = pinnedOn(document, board, kinds);
-    const key = JSON.stringify([board.id, kinds, rules, items, pinned]);
-    const known = previous.find((layout) => layout.key === key);
-    if (known && (known.searched || search === null)) return [known];
-    const told = (layout: CutLayout): void => better({ key, board: board.id, layout, searched: false });
-    const layout = layOutPinned(items, kinds, pinned, rules, search ? { ...search(), better: told } : FIRST_ANSWER);
-    return [{ key, board: board.id, layout, searched: search !== null || layout.proven }];
+    return [{ key: JSON.stringify([board.id, kinds, rules, items, pinned]), board: board.id, items, kinds, pinned, rules }];
   });
+
+/** Lays out every board that the set cuts from.
+ *  Shape: derived set → a layout per board in the order of the document. A board whose items and sheets did not change keeps its layout. Without a
+ *  search the first answers stand. */
+export const layOutSet = (
+  document: SetDocument,
+  derived: DerivedSet,
+  previous: readonly BoardLayout[] = [],
+  search: (() => Search) | null = null,
+): readonly BoardLayout[] => layOutJobs(boardJobs(document, derived), previous, search);

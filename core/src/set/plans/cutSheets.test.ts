@@ -1,16 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import {
-  applyEdit,
-  type BoardLayout,
-  type CutSheet,
-  derive,
-  layOutSet,
-  readSet,
-  type SetDocument,
-  setSchema,
-  tickCut,
-  untickCut,
-} from '../index.ts';
+import type { BoardLayout } from '../../cut/index.ts';
+import { applyEdit, type CutSheet, derive, layOutSet, readSet, type SetDocument, setSchema, tickCut, untickCut } from '../index.ts';
 
 const read = (more: object = {}): SetDocument => {
   const found = readSet({

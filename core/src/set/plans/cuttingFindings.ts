@@ -1,5 +1,6 @@
 // What a careful maker would notice about boards that are laid out.
-import type { Sheet } from '../../cut/index.ts';
+
+import type { BoardLayout, Sheet } from '../../cut/index.ts';
 import { dollUm } from '../../measure/index.ts';
 import { orientedSize } from '../../shape/index.ts';
 import { type Board, USUAL_SHEETS } from '../../stock/index.ts';
@@ -8,7 +9,7 @@ import type { SetDocument } from '../document/document.ts';
 import { applyEdit, type Edit } from '../document/edit.ts';
 import type { Finding, Mend } from '../findings/finding.ts';
 import { partsById } from './boardPlans.ts';
-import { type BoardLayout, layOutSet } from './boards.ts';
+import { layOutSet } from './boards.ts';
 
 type Laid = { readonly document: SetDocument; readonly derived: DerivedSet; readonly board: Board; readonly laid: BoardLayout };
 

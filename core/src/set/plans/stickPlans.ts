@@ -1,21 +1,17 @@
 // From derived pieces to sticks, one kind after another.
-import { cutSticks, type Solver, type StickItem, type StickLayout, usableOf } from '../../cut/index.ts';
+import { cutStickJobs, type Solver, type StickItem, type StickJob, type StickLayout, usableOf } from '../../cut/index.ts';
 import { dollUm } from '../../measure/index.ts';
 import { STICK_NAMES, STICKS, type StickName } from '../../stock/index.ts';
 import type { DerivedSet } from '../derive/derive.ts';
 import type { SetDocument, StickWish } from '../document/document.ts';
 import { type MarkedStick, markedSticks } from './stickMarks.ts';
 
-/** The sticks of one kind, how long one is, and how their pieces are cut from them. A piece that is joined of several has the part's id, a `#`
- *  and a number. */
-export type StickPlan = {
-  readonly key: string;
-  readonly stick: StickName;
-  readonly length: number;
-  readonly layout: StickLayout;
-  /** How each of its pieces is cut and marked. */
-  readonly marked: readonly MarkedStick[];
-};
+/** What is cut from the sticks of one kind, how long one is, and how each piece is cut and marked. A piece that is joined of several has the part's
+ *  id, a `#` and a number. */
+export type StickKindJob = StickJob & { readonly stick: StickName; readonly length: number; readonly marked: readonly MarkedStick[] };
+
+/** The sticks of one kind, and how their pieces are cut from them. */
+export type StickPlan = StickKindJob & { readonly layout: StickLayout };
 
 /** The part that a piece of stick belongs to. */
 export const partOfPiece = (id: string): string => id.split('#')[0] as string;
@@ -41,19 +37,9 @@ const itemsFor = (derived: DerivedSet, stick: StickName): readonly StickItem[] =
 /** A stick of which nothing else was said. */
 export const usualStick = (stick: StickName): StickWish => ({ length: dollUm(STICKS[stick].length), joins: false, rests: [] });
 
-/** The sticks that are bought new. */
-export const bought = ({ sticks }: StickLayout): StickLayout['sticks'] => sticks.filter(({ from }) => from === null);
-
-/** Cuts the sticks of a set.
- *  Shape: derived set → a plan for each kind of stick that it uses. A kind whose pieces did not change keeps its plan; one that was planned
- *  without a solver is planned anew when there is one. */
-export const planSticks = (
-  { cutting }: SetDocument,
-  derived: DerivedSet,
-  previous: readonly StickPlan[] = [],
-  solve?: Solver,
-): readonly StickPlan[] =>
-  STICK_NAMES.flatMap((stick): readonly StickPlan[] => {
+/** What is cut from each kind of stick that the set uses. */
+export const stickJobs = ({ cutting }: SetDocument, derived: DerivedSet): readonly StickKindJob[] =>
+  STICK_NAMES.flatMap((stick): readonly StickKindJob[] => {
     const { length, joins, rests } = cutting.sticks[stick] ?? usualStick(stick);
     const stock = {
       length,
@@ -64,9 +50,15 @@ export const planSticks = (
     const whole = itemsFor(derived, stick);
     const items = joins ? joined(whole, usableOf(stock)) : whole;
     if (items.length === 0) return [];
-    const key = JSON.stringify([stick, stock, items]);
-    const known = previous.find((plan) => plan.key === key);
-    const marked = markedSticks(derived, stick);
-    if (known && (!solve || bought(known.layout).length === known.layout.least)) return [{ ...known, marked }];
-    return [{ key, stick, length, layout: cutSticks(items, stock, solve), marked }];
+    return [{ key: JSON.stringify([stick, stock, items]), stick, length, stock, items, marked: markedSticks(derived, stick) }];
   });
+
+/** Cuts the sticks of a set.
+ *  Shape: derived set → a plan for each kind of stick that it uses. A kind whose pieces did not change keeps its layout; one that was planned
+ *  without a solver is planned anew when there is one. */
+export const planSticks = (
+  document: SetDocument,
+  derived: DerivedSet,
+  previous: readonly StickPlan[] = [],
+  solve?: Solver,
+): readonly StickPlan[] => cutStickJobs(stickJobs(document, derived), previous, solve);

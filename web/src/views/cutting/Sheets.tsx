@@ -1,6 +1,6 @@
-import type { Sheet } from '@parlor/core/cut';
+import type { BoardLayout, Sheet } from '@parlor/core/cut';
 import type { Units } from '@parlor/core/measure';
-import { type BoardLayout, itemsFor, letAllGo, partsById, pinPart, rulesOf, tickCut } from '@parlor/core/set';
+import { itemsFor, letAllGo, partsById, pinPart, rulesOf, tickCut } from '@parlor/core/set';
 import { thicknessOf } from '@parlor/core/stock';
 import { useMemo, useState } from 'react';
 import { layOutAgain, stopLayingOut, stopSearching, useAppSelector, useEdit, useSet, useUnits } from '../../state/index.ts';

@@ -1,6 +1,7 @@
 import type { CutStick } from '@parlor/core/cut';
+import { boughtSticks } from '@parlor/core/cut';
 import { formatNumber, showLength, type Units } from '@parlor/core/measure';
-import { boughtSticks, partOfPiece, partsById, roundedEnd, type StickPlan, slantWords } from '@parlor/core/set';
+import { partOfPiece, partsById, roundedEnd, type StickPlan, slantWords } from '@parlor/core/set';
 import { STICKS, stockWords } from '@parlor/core/stock';
 import { useMemo } from 'react';
 import { tagPointed, useAppDispatch, useAppSelector, useSet, useUnits } from '../../state/index.ts';
