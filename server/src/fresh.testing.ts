@@ -2,7 +2,9 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { readSet } from '@parlor/core/set';
 import { openOwn } from './shelf/index.ts';
+import type { Save } from './store/index.ts';
 
 export const root = resolve(import.meta.dirname, '../..');
 
@@ -19,3 +21,10 @@ export const freshStore = async (directory = mkdtempSync(join(tmpdir(), 'parlor-
   ...(await openOwn(placesFor(directory), false, clock, () => undefined)),
   directory,
 });
+
+/** A save that gives a set another name, as an edit. */
+export const renamed = (name: string, words = 'x'): Save => {
+  const read = readSet({ format: 'bashful-parlor-set', version: 1, name });
+  if (!read.ok) throw new Error(`the test document is bad: ${JSON.stringify(read.error)}`);
+  return { document: read.value, edits: [{ kind: 'change-set', change: { name } }], words };
+};

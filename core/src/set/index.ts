@@ -27,13 +27,25 @@ export { type GoodPaper, type GoodSheet, paperOfGood, printedGoods, sheetsOfGood
 export { placeNamed, placeWords, putAt, spotOf } from './derive/places.ts';
 export { placeOnShelf, type ShelfAt, shelfAt, shelvesOf } from './derive/shelves.ts';
 export { type Suited, suited } from './derive/suit.ts';
-export { brokenLimit, type CutSheet, MOST_PIECES, type Piece, printerSchema, type SetDocument, setSchema } from './document/document.ts';
+export {
+  brokenLimit,
+  bytesOf,
+  type CutSheet,
+  MOST_BYTES,
+  MOST_PIECES,
+  type Piece,
+  printerSchema,
+  type SetDocument,
+  setSchema,
+} from './document/document.ts';
 export { applyEdit, type Edit, type PieceChange } from './document/edit.ts';
 export { freshName } from './document/freshName.ts';
 export { documentJsonSchema, type JsonSchema } from './document/jsonSchema.ts';
 export { VERSION } from './document/migrations/index.ts';
 export { openingMoved } from './document/moveOpening.ts';
+export { readEdited } from './document/readEdited.ts';
 export { type ReadIssue, readPiece, readSet, readSetFile, writeSetFile } from './document/readSet.ts';
+export { doSentEdits, editBetween, type SentEdits, sentEdit } from './document/sentEdit.ts';
 export { shellChange } from './document/shellChange.ts';
 export { strangersIn, tidied } from './document/strangers.ts';
 export type { Finding, Mend } from './findings/finding.ts';

@@ -2,7 +2,7 @@
 import { createReadStream, existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readSet } from '@parlor/core/set';
+import { doSentEdits, readSet } from '@parlor/core/set';
 import { makeOwnDirectory, readCopy, readJournal, renameDurably, takeLock } from '../disk/index.ts';
 import { asideIn, begunIn, copiesIn, distrustIn, isWhole, journalIn, listGenerations, openOwn, picturesOf } from '../shelf/index.ts';
 import { type Db, databaseIn, type Entry, faultOfFiles, openAt, pictures, rowsOf } from '../store/index.ts';
@@ -67,11 +67,16 @@ const checkPictures = async ({ data }: Config, db: Db, say: Say): Promise<number
 
 const checkRows = async (db: Db, say: Say): Promise<number> => {
   let [sets, revisions, bad] = [0, 0, 0];
+  let before: unknown;
   for await (const line of rowsOf(db, null)) {
     const row = JSON.parse(line);
     if (row.kind === 'set') sets += 1;
     if (row.kind === 'revision') revisions += 1;
-    if ((row.kind === 'set' || row.kind === 'revision') && !readSet(row.document).ok) {
+    if (row.kind !== 'set' && row.kind !== 'revision') continue;
+    // A save is the document whole, or the edits since the save before it.
+    const document = row.document ?? doSentEdits(before, row.edits);
+    before = row.kind === 'revision' ? document : undefined;
+    if (!readSet(document).ok) {
       bad += 1;
       say(`DAMAGED ${row.kind === 'set' ? `set ${row.id}` : `save ${row.revision} of set ${row.set}`} is no document of this version`);
     }

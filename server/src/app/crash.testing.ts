@@ -25,11 +25,16 @@ export const killRounds = async (
     for (;;) {
       tried += 1;
       state.tried = `save ${tried} ${'x'.repeat(Math.floor(random() * 60))}`;
-      const document = { format: 'bashful-parlor-set', version: 1, name: state.tried, about: 'y'.repeat(500) };
-      const answer = await fetch(`${address}api/sets/${id}`, {
-        method: 'PUT',
+      // Most are edits, as they are in life; some are sent as the whole document.
+      const whole = tried % 5 === 0;
+      const change = { name: state.tried, about: 'y'.repeat(500) };
+      const sent = whole
+        ? { document: { format: 'bashful-parlor-set', version: 1, ...change } }
+        : { edits: [{ kind: 'change-set', change }] };
+      const answer = await fetch(`${address}api/sets/${id}${whole ? '' : '/edits'}`, {
+        method: whole ? 'PUT' : 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ basedOn: state.revision, document }),
+        body: JSON.stringify({ basedOn: state.revision, ...sent }),
       }).catch(() => null);
       if (!answer?.ok) return;
       const body = (await answer.json().catch(() => null)) as { revision: number } | null;

@@ -73,6 +73,7 @@ const proxied = (store: Store): Omit<Store, 'close'> => ({
     return store.db;
   },
   pictures: store.pictures,
+  hasWhole: store.hasWhole,
   transaction: store.transaction,
   record: store.record,
 });

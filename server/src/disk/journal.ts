@@ -39,6 +39,8 @@ export type Journal<E> = {
   /** Segments begun since then. */
   readonly segments: () => number;
   readonly last: () => number;
+  /** The number of the last entry before it was trimmed last. */
+  readonly mark: () => number;
   readonly turn: () => number;
   readonly dropBefore: (number: number) => void;
   readonly close: () => void;
@@ -258,6 +260,7 @@ export const openJournal = <E>(directory: string, first: number, chain: string, 
     size: () => written,
     segments: () => untrimmed().length,
     last: () => next - 1,
+    mark: () => mark,
     turn: () => {
       if (segment.size > 0) begin();
       before = null;

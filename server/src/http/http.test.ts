@@ -44,6 +44,65 @@ describe('sets over HTTP', () => {
       ),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array(11).fill(409)]);
+    const edited = await Promise.all(
+      Array.from({ length: 12 }, (_, index) =>
+        ask('POST', `/api/sets/${body.id}/edits`, { basedOn: 2, edits: [{ kind: 'change-set', change: { name: `edit ${index}` } }] }),
+      ),
+    );
+    expect(edited.map(({ status }) => status).sort()).toEqual([200, ...Array(11).fill(409)]);
+    const winner = edited.findIndex(({ status }) => status === 200);
+    expect((await ask('GET', `/api/sets/${body.id}`)).body.document.name).toBe(`edit ${winner}`);
+  });
+
+  it('are saved by edits as by whole documents, the two in any order, and read the same at every save', async () => {
+    const { body } = await ask('POST', '/api/sets', { document });
+    const path = `/api/sets/${body.id}`;
+    const edit = (basedOn: number, edits: unknown) => ask('POST', `${path}/edits`, { basedOn, edits });
+    const width = (value: number) => [{ kind: 'change-piece', id: 'piece-1', change: { width: value } }];
+    expect(await edit(1, width(700_000))).toMatchObject({ status: 200, body: { revision: 2 } });
+    expect(await edit(2, [{ kind: 'change-set', change: { name: 'Loft' } }, ...width(710_000)])).toMatchObject({ body: { revision: 3 } });
+    expect(await ask('PUT', path, { basedOn: 3, document: { ...document, name: 'Barn' } })).toMatchObject({ body: { revision: 4 } });
+    expect(await edit(4, width(720_000))).toMatchObject({ body: { revision: 5 } });
+    expect((await ask('GET', '/api/sets')).body.sets).toContainEqual(expect.objectContaining({ id: body.id, name: 'Barn', revision: 5 }));
+    const named = async (revision: number) => {
+      const { document: there } = (await ask('GET', `${path}/revisions/${revision}`)).body;
+      const { pieces } = there as unknown as { pieces: readonly { width: number }[] };
+      return [there.name, pieces[0]?.width];
+    };
+    const [, usual] = await named(1);
+    expect(await Promise.all([1, 2, 3, 4, 5].map(named))).toEqual([
+      ['Attic', usual],
+      ['Attic', 700_000],
+      ['Loft', 710_000],
+      ['Barn', usual],
+      ['Barn', 720_000],
+    ]);
+    const { revisions } = (await ask('GET', `${path}/revisions`)).body;
+    expect(revisions[3]?.words).toMatch(/^chest: width .*700 mm/);
+    expect((await ask('GET', path)).body).toMatchObject({ revision: 5, document: { name: 'Barn', pieces: [{ width: 720_000 }] } });
+  });
+
+  it('an edit that is stale, foreign, wrong or too long changes nothing and says why', async () => {
+    const { body } = await ask('POST', '/api/sets', { document });
+    const path = `/api/sets/${body.id}`;
+    const rename = [{ kind: 'change-set', change: { name: 'Loft' } }];
+    await ask('POST', `${path}/edits`, { basedOn: 1, edits: rename });
+    for (const [basedOn, edits, status, code] of [
+      [1, rename, 409, 'stale-revision'],
+      [9, rename, 409, 'stale-revision'],
+      [0, rename, 400, 'bad-request'],
+      [2, 'rename', 422, 'bad-document'],
+      [2, [{ kind: 'change-piece', id: 'piece-1', change: { width: -1 } }], 422, 'bad-document'],
+      [2, [{ kind: 'change-set', change: { about: 'x'.repeat(70_000) } }], 413, 'body-too-large'],
+    ] as const)
+      expect(await ask('POST', `${path}/edits`, { basedOn, edits })).toMatchObject({ status, body: { error: { code } } });
+    expect(await ask('POST', '/api/sets/nobody/edits', { basedOn: 1, edits: rename })).toMatchObject({ status: 404 });
+    expect((await ask('GET', path)).body).toMatchObject({ revision: 2, document: { name: 'Loft' } });
+    const wrong = await ask('POST', `${path}/edits`, {
+      basedOn: 2,
+      edits: [{ kind: 'change-piece', id: 'piece-1', change: { width: -1 } }],
+    });
+    expect(wrong.body.error.issues[0]).toMatchObject({ path: 'pieces[0].width' });
   });
 
   it('are taken off the shelf and put back', async () => {
@@ -83,6 +142,7 @@ describe('sets over HTTP', () => {
         pictures: null,
         transaction: () => Promise.reject(new Error(secret)),
         record: async () => undefined,
+        hasWhole: () => true,
         close: async () => undefined,
       },
     });

@@ -1,13 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import Router from '@koa/router';
 import type { Result } from '@parlor/core/kit';
-import { type Piece, readPiece, type SetDocument } from '@parlor/core/set';
+import { MOST_BYTES, type Piece, readPiece, type SetDocument } from '@parlor/core/set';
 import type { Context } from 'koa';
 import { z } from 'zod';
 import type { DocumentReader } from '../reading/index.ts';
 import {
   createSet,
-  documentNow,
   forgetPreset,
   getRevision,
   getSet,
@@ -19,6 +18,7 @@ import {
   saveSet,
   setAway,
 } from '../store/index.ts';
+import { heldDocuments } from './documents.ts';
 import { type House, sessionRoutes } from './door.ts';
 import { answerFailure, type Failure } from './failure.ts';
 import type { AppParts } from './parts.ts';
@@ -29,10 +29,12 @@ import { shelfRoutes } from './shelf.ts';
 const LAST_REVISION = 2_147_483_646;
 const createBody = z.strictObject({ document: z.unknown(), words: z.enum(['begun', 'brought in', 'a copy']).default('begun') });
 const presetBody = z.strictObject({ piece: z.unknown() });
-const saveBody = z.strictObject({ basedOn: z.number().int().min(1).max(LAST_REVISION), document: z.unknown() });
+const basedOn = z.number().int().min(1).max(LAST_REVISION);
+const saveBody = z.strictObject({ basedOn, document: z.unknown() });
+const editBody = z.strictObject({ basedOn, edits: z.unknown() });
 
-/** No document is larger written out, so that what was taken once can be saved again. */
-const MOST_BYTES = 4_000_000;
+/** Edits that are longer are better sent as the document that comes of them. */
+const MOST_EDIT_BYTES = 64_000;
 
 /** About how many bytes a request's body came as. */
 const sizeOf = (context: Context): number => Number(context.get('content-length')) || MOST_BYTES;
@@ -101,6 +103,7 @@ export const routes = ({ store, desk, documents, pictures, door, clock }: AppPar
   router.param('revision', (revision, context, next) => (NUMBER.test(revision) ? next() : answerFailure(context, { code: 'not-found' })));
   const named = (context: { params: Record<string, string> }, name = 'id'): string => context.params[name] ?? '';
 
+  const held = heldDocuments(store, documents);
   router.get('/sets', async (context) => {
     context.body = { sets: await listSets(store) };
   });
@@ -121,11 +124,26 @@ export const routes = ({ store, desk, documents, pictures, door, clock }: AppPar
   router.put('/sets/:id', async (context) => {
     const body = readBody(context, saveBody);
     if (!body) return;
+    const id = named(context);
     // What a stale save would change needs no words.
-    const before = await documentNow(store.db, named(context));
-    const text = before?.revision === body.basedOn ? before.text : null;
+    const before = await held.at(id, body.basedOn);
+    const text = before.ok ? JSON.stringify(before.value) : null;
     const read = await readDocument(context, documents, body.document, sizeOf(context), text);
-    if (read) answer(context, await saveSet(store, named(context), body.basedOn, read.document, clock(), read.words));
+    if (!read) return;
+    const saved = await saveSet(store, id, body.basedOn, { ...read, edits: null }, clock());
+    if (saved.ok) held.hold(id, saved.value.revision, read.document);
+    answer(context, saved);
+  });
+  router.post('/sets/:id/edits', async (context) => {
+    const body = readBody(context, editBody);
+    if (!body) return;
+    const id = named(context);
+    if (sizeOf(context) > MOST_EDIT_BYTES) return answerFailure(context, { code: 'body-too-large' });
+    const edited = await held.edited(id, body.basedOn, body.edits);
+    if (!edited.ok) return answerFailure(context, edited.error);
+    const saved = await saveSet(store, id, body.basedOn, edited.value, clock());
+    if (saved.ok) held.hold(id, saved.value.revision, edited.value.document);
+    answer(context, saved);
   });
   router.delete('/sets/:id', async (context) => {
     answer(context, await setAway(store, named(context), clock()));
@@ -161,7 +179,7 @@ export const routes = ({ store, desk, documents, pictures, door, clock }: AppPar
   });
   router.post('/pictures', (context) => takePicture(context, store, pictures, clock));
   router.get('/pictures/:id', (context) => showPicture(context, store, named(context)));
-  shelfRoutes(router, { store, desk, clock });
+  shelfRoutes(router, { store, desk, clock, restored: held.forget });
   sessionRoutes(router, door, house);
   return router;
 };

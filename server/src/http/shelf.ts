@@ -49,13 +49,14 @@ const sendCopy = (context: Context, store: Store, at: Date): void => {
   );
 };
 
-const takeCopy = async (context: Context, store: Store, incoming: string): Promise<void> => {
+const takeCopy = async (context: Context, { store, desk: { incoming }, restored: told }: Parts): Promise<void> => {
   const path = join(incoming, `incoming-${randomUUID()}`);
   // A large copy is checked for longer than others may be silent.
   context.req.socket.setTimeout(0);
   try {
     await pipeline(context.req, bounded(MOST_BYTES), createWriteStream(path, { mode: 0o600 }));
     const restored = await restoreFrom(store, path);
+    told();
     if (restored.ok) context.body = restored.value;
     else answerFailure(context, restored.error);
   } catch (problem) {
@@ -67,9 +68,16 @@ const takeCopy = async (context: Context, store: Store, incoming: string): Promi
   }
 };
 
-type Parts = { readonly store: Store; readonly desk: ShelfDesk; readonly clock: () => Date };
+type Parts = {
+  readonly store: Store;
+  readonly desk: ShelfDesk;
+  readonly clock: () => Date;
+  /** Called when sets have come back from a copy. */
+  readonly restored: () => void;
+};
 
-export const shelfRoutes = (router: Router, { store, desk, clock }: Parts): void => {
+export const shelfRoutes = (router: Router, parts: Parts): void => {
+  const { store, desk, clock } = parts;
   router.get('/shelf', async (context) => {
     context.body = { notices: desk.notices(), newestCopy: desk.newestCopy(), pictures: await pictureCounts(store.db) };
   });
@@ -78,5 +86,5 @@ export const shelfRoutes = (router: Router, { store, desk, clock }: Parts): void
     context.body = { notices: desk.notices() };
   });
   router.get('/shelf/copy', (context) => sendCopy(context, store, clock()));
-  router.post('/shelf/copy', (context) => takeCopy(context, store, desk.incoming));
+  router.post('/shelf/copy', (context) => takeCopy(context, parts));
 };

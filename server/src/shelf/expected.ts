@@ -12,7 +12,7 @@ const addRow = (expected: Expected, row: Row): void => {
 };
 
 const addEntry = (expected: Expected, entry: Entry): void => {
-  if (entry.kind === 'save') expected.sets.set(entry.id, entry.revision);
+  if (entry.kind === 'save' || entry.kind === 'edit') expected.sets.set(entry.id, entry.revision);
   if (entry.kind === 'purge') for (const id of entry.ids) expected.sets.delete(id);
   if (entry.kind === 'preset') expected.presets.add(entry.id);
   if (entry.kind === 'forget') expected.presets.delete(entry.id);

@@ -8,7 +8,7 @@ import { seededRandom } from '@parlor/core/kit';
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { describe, expect, it } from 'vitest';
 import { writeCopy } from '../disk/index.ts';
-import { freshStore } from '../fresh.testing.ts';
+import { freshStore, renamed } from '../fresh.testing.ts';
 import {
   createSet,
   getPicture,
@@ -41,7 +41,7 @@ const worked = async (): Promise<{ readonly store: Store; readonly picture: stri
   const store = await fresh();
   await createSet(store, 'attic', named('Attic'), at(1));
   for (let revision = 1; revision < 6; revision += 1)
-    await saveSet(store, 'attic', revision, named(`Attic ${revision}`), at(revision), `save ${revision}`);
+    await saveSet(store, 'attic', revision, renamed(`Attic ${revision}`, `save ${revision}`), at(revision));
   await createSet(store, 'cellar', named('Cellar'), at(4));
   await setAway(store, 'cellar', at(4));
   const [piece] = named('x', [{ name: 'Stool' }]).pieces;
@@ -78,7 +78,7 @@ describe('a copy of everything', () => {
   it('stands beside what was changed since; nothing is written over', async () => {
     const { store } = await worked();
     const path = await copied(store);
-    await saveSet(store, 'attic', 6, named('Attic, changed'), at(7), 'x');
+    await saveSet(store, 'attic', 6, renamed('Attic, changed', 'x'), at(7));
     expect(await restoreFrom(store, path)).toMatchObject({ ok: true, value: { sets: 0, besides: 1 } });
     expect(await getSet(store.db, 'attic')).toMatchObject({ ok: true, value: { revision: 7, document: { name: 'Attic, changed' } } });
     expect((await listSets(store)).map(({ name }) => name).sort()).toEqual([

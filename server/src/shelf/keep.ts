@@ -2,14 +2,17 @@
 
 import { randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
+import { isDeepStrictEqual } from 'node:util';
 import { err, ok, type Result } from '@parlor/core/kit';
 import { readPiece, readSet } from '@parlor/core/set';
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { CopyFault, type CopyProblem, copyLines, readCopy } from '../disk/index.ts';
 import {
   change,
   type Db,
+  documentColumns,
+  newestDocument,
   type PictureRow,
   type PresetRow,
   pictures,
@@ -58,7 +61,8 @@ const rowSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('revision'),
     ...{ set: id, revision, savedAt: moment, words: z.string().max(100_000) },
-    document: z.looseObject({ name: z.string(), about: z.string() }),
+    document: z.looseObject({ name: z.string(), about: z.string() }).optional(),
+    edits: z.array(z.looseObject({ kind: z.string() })).optional(),
   }),
   z.strictObject({ kind: z.literal('preset'), id, name: z.string().max(1_000), at: moment, piece: z.looseObject({}) }),
   z.strictObject({
@@ -130,14 +134,9 @@ async function* grouped(rows: AsyncIterable<Row>): AsyncGenerator<Group> {
   if (set) yield { set, history };
 }
 
-/** Words of PostgreSQL that compare documents whatever order their fields stand in. */
 const isSame = async (tx: Db, { id: wanted, revision: at, document }: SetRow): Promise<boolean> => {
-  const json = JSON.stringify(document);
-  const [row] = await tx
-    .select({ same: sql<boolean>`${sets.document} = ${json}::jsonb and ${sets.revision} = ${at}` })
-    .from(sets)
-    .where(eq(sets.id, wanted));
-  return row?.same === true;
+  const [row] = await tx.select(documentColumns).from(sets).where(eq(sets.id, wanted));
+  return row?.revision === at && isDeepStrictEqual(JSON.parse(JSON.stringify(await newestDocument(tx, row))), document);
 };
 
 type Kind = 'sets' | 'besides' | 'already' | 'presets' | 'pictures';

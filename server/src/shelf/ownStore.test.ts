@@ -1,18 +1,11 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readSet, type SetDocument } from '@parlor/core/set';
 import { expect, it } from 'vitest';
 import { openJournal, readJournal } from '../disk/index.ts';
-import { root } from '../fresh.testing.ts';
+import { renamed, root } from '../fresh.testing.ts';
 import { copyPrepared, type Database, type Entry, getSet, openAt, pictureFilesIn, saveSet } from '../store/index.ts';
 import { ownStore, replay } from './ownStore.ts';
-
-const named = (name: string): SetDocument => {
-  const read = readSet({ format: 'bashful-parlor-set', version: 1, name });
-  if (!read.ok) throw new Error('the test document is bad');
-  return read.value;
-};
 
 it('a database that broke in memory is opened anew, brought up to the journal, and saving goes on without a restart', async () => {
   const directory = mkdtempSync(join(tmpdir(), 'parlor-heal-'));
@@ -37,7 +30,7 @@ it('a database that broke in memory is opened anew, brought up to the journal, a
     onFault: (problem) => faults.push(problem),
     close: async () => undefined,
   });
-  const save = (basedOn: number, name: string) => saveSet(store, 'potting-shed', basedOn, named(name), new Date(), 'x');
+  const save = (basedOn: number, name: string) => saveSet(store, 'potting-shed', basedOn, renamed(name, 'x'), new Date());
   expect(await save(1, 'Before')).toMatchObject({ ok: true });
   // As an end of the compiled program does: whatever is asked of it from now on fails.
   await opened[0]?.close();

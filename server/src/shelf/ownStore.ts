@@ -63,6 +63,8 @@ const REOPEN_AFTER = 2_000;
 export const ownStore = ({ database, journal, pictures, reopen, recorded, onFault, close }: OwnParts): Store => {
   const turn = inTurn();
   let current = database;
+  // The first save of a set after a start, or after the journal was trimmed, is written whole: whatever is lost before, from there on it stands.
+  let whole = { since: journal.mark(), ids: new Set<string>() };
   let reopened = Number.NEGATIVE_INFINITY;
   const heal = async (problem: unknown): Promise<void> => {
     if (!isOwnFault(problem) || performance.now() - reopened < REOPEN_AFTER) return;
@@ -86,12 +88,18 @@ export const ownStore = ({ database, journal, pictures, reopen, recorded, onFaul
         } catch (problem) {
           // What nobody was answered is not done again. A transaction records once.
           if (journal.last() > before) journal.undo();
+          whole.ids.clear();
           await heal(problem).catch(onFault);
           throw problem;
         }
       }),
     record: async (tx, entry) => {
       await noteJournal(tx, journal.append(entry));
+      if (entry.kind === 'save') whole.ids.add(entry.id);
+    },
+    hasWhole: (id) => {
+      if (journal.mark() !== whole.since) whole = { since: journal.mark(), ids: new Set() };
+      return whole.ids.has(id);
     },
     close: () => turn(() => close(store)).finally(() => current.close().catch(() => undefined)),
   };

@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { seededRandom } from '@parlor/core/kit';
 import { readSet, type SetDocument } from '@parlor/core/set';
-import { createSet, getPicture, getSet, keepPicture, keepPreset, listPresets, type Store, saveSet } from '../store/index.ts';
+import { createSet, getPicture, getSet, keepPicture, keepPreset, listPresets, type Save, type Store, saveSet } from '../store/index.ts';
 import { deafTo, layOutState, recordDisk, withoutSyncing } from './disk.testing.ts';
 import { openOwn } from './index.ts';
 
@@ -56,8 +56,13 @@ const work = async (directory: string, now: () => number): Promise<readonly Answ
     const document = named(name, 'x'.repeat(Math.floor(random() * 500)));
     const id = `set-${Math.floor(random() * 6)}`;
     const before = revisions.get(id);
+    // Most are edits, as they are in life; some are sent as the whole document.
+    const { about } = document;
+    const edits: Save['edits'] = random() < 0.2 ? null : [{ kind: 'change-set', change: { name, about } }];
     const done =
-      before === undefined ? await createSet(store, id, document, clock()) : await saveSet(store, id, before, document, clock(), name);
+      before === undefined
+        ? await createSet(store, id, document, clock())
+        : await saveSet(store, id, before, { document, edits, words: name }, clock());
     if (!done.ok) throw new Error(done.error.code);
     revisions.set(id, done.value.revision);
     note('set', id, done.value.revision, name);

@@ -29,6 +29,17 @@ export type Entry =
       readonly at: string;
       readonly document: unknown;
     }
+  /** A save that is kept as its edits. */
+  | {
+      readonly kind: 'edit';
+      readonly id: string;
+      readonly revision: number;
+      readonly words: string;
+      readonly at: string;
+      readonly name: string;
+      readonly about: string;
+      readonly edits: unknown;
+    }
   | { readonly kind: 'away'; readonly id: string; readonly at: string | null; readonly day?: number | null }
   | { readonly kind: 'purge'; readonly ids: readonly string[] }
   | { readonly kind: 'preset'; readonly id: string; readonly name: string; readonly at: string; readonly piece: unknown }
@@ -53,7 +64,7 @@ const savePicture = async (tx: Db, entry: PictureEntry, files: PictureFiles | nu
 
 const saveSetAgain = async (tx: Db, { id, revision, words, document, at }: Entry & { readonly kind: 'save' }): Promise<void> => {
   const { name, about } = document as { name: string; about: string };
-  const now = { name, about, revision, document, updatedAt: new Date(at) };
+  const now = { name, about, revision, document, documentRevision: revision, updatedAt: new Date(at) };
   await tx
     .insert(sets)
     .values({ id, ...now, createdAt: new Date(at) })
@@ -66,11 +77,29 @@ const saveSetAgain = async (tx: Db, { id, revision, words, document, at }: Entry
   await thin(tx, id, revision);
 };
 
+const editSetAgain = async (tx: Db, { id, revision, words, at, name, about, edits }: Entry & { readonly kind: 'edit' }): Promise<void> => {
+  const [set] = await tx
+    .update(sets)
+    .set({ name, about, revision, updatedAt: new Date(at) })
+    .where(eq(sets.id, id))
+    .returning({ id: sets.id });
+  // A set that is not there was forgotten later than this.
+  if (!set) return;
+  const saved = { words, edits, savedAt: new Date(at) };
+  await tx
+    .insert(revisions)
+    .values({ setId: id, revision, ...saved })
+    .onConflictDoUpdate({ target: [revisions.setId, revisions.revision], set: saved });
+  await thin(tx, id, revision);
+};
+
 /** Does an entry again, whether or not the database still knows of it. */
 export const doAgain = async (tx: Db, entry: Entry, files: PictureFiles | null): Promise<void> => {
   switch (entry.kind) {
     case 'save':
       return saveSetAgain(tx, entry);
+    case 'edit':
+      return editSetAgain(tx, entry);
     case 'away':
       await tx
         .update(sets)

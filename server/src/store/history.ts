@@ -1,6 +1,8 @@
 import { err, ok, type Result } from '@parlor/core/kit';
+import type { SentEdits } from '@parlor/core/set';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Db } from './database.ts';
+import { documentAt } from './documents.ts';
 import { revisions, sets } from './schema.ts';
 import type { Store, StoreError } from './store.ts';
 import { thin } from './thin.ts';
@@ -8,11 +10,18 @@ import { thin } from './thin.ts';
 /** A save as the history lists it. */
 export type RevisionSummary = { readonly revision: number; readonly savedAt: string; readonly words: string };
 
-type Revision = { readonly id: string; readonly revision: number; readonly words: string; readonly at: Date; readonly document: unknown };
+type Revision = {
+  readonly id: string;
+  readonly revision: number;
+  readonly words: string;
+  readonly at: Date;
+  readonly document: unknown;
+  readonly edits: SentEdits | null;
+};
 
-/** Keeps a save in the history, and thins what is old now and then. */
-export const keepRevision = async (tx: Db, { id, revision, words, at, document }: Revision): Promise<void> => {
-  await tx.insert(revisions).values({ setId: id, revision, words, savedAt: at, document });
+/** Keeps a save in the history, whole (then it may have edits besides) or as its edits (then its document is null), and thins what is old now and then. */
+export const keepRevision = async (tx: Db, { id, revision, words, at, document, edits }: Revision): Promise<void> => {
+  await tx.insert(revisions).values({ setId: id, revision, words, savedAt: at, document, edits });
   await thin(tx, id, revision);
 };
 
@@ -35,8 +44,9 @@ export const getRevision = async (
   revision: number,
 ): Promise<Result<{ readonly revision: number; readonly document: unknown }, StoreError>> => {
   const [row] = await db
-    .select({ revision: revisions.revision, document: revisions.document })
+    .select({ document: revisions.document })
     .from(revisions)
     .where(and(eq(revisions.setId, id), eq(revisions.revision, revision)));
-  return row ? ok(row) : err({ code: 'revision-not-found', id, revision });
+  const document = row && (row.document ?? (await documentAt(db, id, revision)));
+  return document ? ok({ revision, document }) : err({ code: 'revision-not-found', id, revision });
 };

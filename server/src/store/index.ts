@@ -1,5 +1,6 @@
 export { copyPrepared, type Database, type Db, databaseIn, faultOfFiles, openAt } from './database.ts';
 export { countDay, countedDays } from './days.ts';
+export { documentColumns, newestDocument } from './documents.ts';
 export { doAgain, type Entry } from './entry.ts';
 export { getRevision, listRevisions } from './history.ts';
 export { type PictureFiles, pictureFilesIn, sumOf } from './pictureFiles.ts';
@@ -9,5 +10,5 @@ export { type PictureRow, type PresetRow, putRow, type RevisionRow, type Row, ro
 export { marks, pictures, presets, revisions, sessions, sets } from './schema.ts';
 export { openServer } from './server.ts';
 export { beginSession, endSession, isSession, listSessions, SESSION_DAYS } from './sessions.ts';
-export { createSet, documentNow, getSet, isBare, listAway, listSets, purgeAway, saveSet, setAway } from './sets.ts';
+export { createSet, getSet, isBare, listAway, listSets, purgeAway, type Save, saveSet, setAway } from './sets.ts';
 export { change, codeOf, journalMark, markOnce, noteJournal, type Store, type StoreError, serverStore } from './store.ts';

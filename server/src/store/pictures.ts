@@ -57,11 +57,12 @@ export const getPicture = async ({ db, pictures: files }: Store, id: string): Pr
 
 /** The pictures that a set, a save of its history, or a preset names. */
 const namedPictures = async (db: Db): Promise<ReadonlySet<string>> => {
-  const named = (column: typeof sets.document | typeof revisions.document | typeof presets.piece) =>
+  const named = (column: typeof sets.document | typeof revisions.document | typeof revisions.edits | typeof presets.piece) =>
     sql<string>`(regexp_matches(${column}::text, '"id": ?"([0-9a-f]{64})"', 'g'))[1]`;
   const found = [
     ...(await db.selectDistinct({ id: named(sets.document) }).from(sets)),
     ...(await db.selectDistinct({ id: named(revisions.document) }).from(revisions)),
+    ...(await db.selectDistinct({ id: named(revisions.edits) }).from(revisions)),
     ...(await db.selectDistinct({ id: named(presets.piece) }).from(presets)),
   ];
   return new Set(found.map(({ id }) => id));

@@ -1,6 +1,7 @@
 // Everything on the shelf as rows of JSON, and back: what copies of the shelf are made of, wherever it is kept.
 import { eq, sql } from 'drizzle-orm';
 import type { Db } from './database.ts';
+import { newestDocument } from './documents.ts';
 import type { PictureFiles } from './pictureFiles.ts';
 import { marks, pictures, presets, revisions, sets } from './schema.ts';
 
@@ -20,7 +21,9 @@ export type RevisionRow = {
   readonly revision: number;
   readonly savedAt: string;
   readonly words: string;
-  readonly document: unknown;
+  /** One of the two at least: the document whole, or the edits that it was since the save before. */
+  readonly document?: unknown;
+  readonly edits?: unknown;
 };
 export type PresetRow = {
   readonly kind: 'preset';
@@ -51,7 +54,8 @@ const OWN_MARKS = new Set(['journal', 'session-salt', 'device-key']);
 const iso = (moment: Date | null): string | null => moment?.toISOString() ?? null;
 
 /** A row whose document is JSON already: it is as large as all the rest together, and is not read and written again for nothing. */
-const withText = (row: object, key: 'document' | 'piece', text: string): string => `${JSON.stringify(row).slice(0, -1)},"${key}":${text}}`;
+const withText = (row: object, key: 'document' | 'edits' | 'piece', text: string): string =>
+  `${JSON.stringify(row).slice(0, -1)},"${key}":${text}}`;
 
 async function* setsOf(db: Db): AsyncGenerator<string> {
   const ids = await db.select({ id: sets.id }).from(sets).orderBy(sets.createdAt, sets.id);
@@ -63,12 +67,17 @@ async function* setsOf(db: Db): AsyncGenerator<string> {
         updatedAt: sets.updatedAt,
         deletedAt: sets.deletedAt,
         awayDay: sets.awayDay,
+        documentRevision: sets.documentRevision,
         text: sql<string>`${sets.document}::text`,
       })
       .from(sets)
       .where(eq(sets.id, id));
     if (!set) continue;
-    const { revision, createdAt, updatedAt, deletedAt, awayDay, text } = set;
+    const { revision, createdAt, updatedAt, deletedAt, awayDay, documentRevision } = set;
+    const text =
+      documentRevision === revision
+        ? set.text
+        : JSON.stringify(await newestDocument(db, { id, revision, documentRevision, document: JSON.parse(set.text) }));
     const times = { createdAt: iso(createdAt), updatedAt: iso(updatedAt), deletedAt: iso(deletedAt) };
     yield withText({ kind: 'set', id, revision, ...times, awayDay }, 'document', text);
     yield* revisionsOf(db, id);
@@ -80,11 +89,17 @@ async function* revisionsOf(db: Db, id: string): AsyncGenerator<string> {
   const list = await db.select({ revision: revisions.revision }).from(revisions).where(eq(revisions.setId, id)).orderBy(revisions.revision);
   for (const { revision } of list) {
     const [found] = await db
-      .select({ savedAt: revisions.savedAt, words: revisions.words, text: sql<string>`${revisions.document}::text` })
+      .select({
+        savedAt: revisions.savedAt,
+        words: revisions.words,
+        document: sql<string | null>`${revisions.document}::text`,
+        edits: sql<string | null>`${revisions.edits}::text`,
+      })
       .from(revisions)
       .where(sql`${revisions.setId} = ${id} and ${revisions.revision} = ${revision}`);
-    if (found)
-      yield withText({ kind: 'revision', set: id, revision, savedAt: iso(found.savedAt), words: found.words }, 'document', found.text);
+    if (!found) continue;
+    const row = { kind: 'revision', set: id, revision, savedAt: iso(found.savedAt), words: found.words };
+    yield found.document === null ? withText(row, 'edits', found.edits ?? '[]') : withText(row, 'document', found.document);
   }
 }
 
@@ -115,7 +130,7 @@ export async function* rowsOf(db: Db, bytesOf: ((id: string) => Uint8Array | nul
 const putSet = async (tx: Db, { id, revision, document, ...row }: SetRow): Promise<void> => {
   const { name, about } = document as { name: string; about: string };
   const now = {
-    ...{ name, about, revision, document, awayDay: row.awayDay, updatedAt: new Date(row.updatedAt) },
+    ...{ name, about, revision, document, documentRevision: revision, awayDay: row.awayDay, updatedAt: new Date(row.updatedAt) },
     deletedAt: row.deletedAt === null ? null : new Date(row.deletedAt),
   };
   await tx
@@ -130,7 +145,7 @@ export const putRow = async (tx: Db, row: Row, files: PictureFiles | null): Prom
     case 'set':
       return putSet(tx, row);
     case 'revision': {
-      const saved = { words: row.words, document: row.document, savedAt: new Date(row.savedAt) };
+      const saved = { words: row.words, document: row.document ?? null, edits: row.edits ?? null, savedAt: new Date(row.savedAt) };
       await tx
         .insert(revisions)
         .values({ setId: row.set, revision: row.revision, ...saved })

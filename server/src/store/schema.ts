@@ -2,7 +2,8 @@ import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
-/** A set: its document as it was last saved, and the number of that save. `deletedAt` hides it without losing it; `awayDay` is the counted day on
+/** A set: its newest save by number, and the newest document that was kept whole, which is that of `documentRevision`; what was saved since stands
+ *  in the history as edits. `deletedAt` hides it without losing it; `awayDay` is the counted day on
  *  which that was, for clocks may be wrong. */
 export const sets = pgTable(
   'sets',
@@ -12,6 +13,7 @@ export const sets = pgTable(
     about: text('about').notNull(),
     revision: integer('revision').notNull(),
     document: jsonb('document').notNull(),
+    documentRevision: integer('document_revision').notNull(),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),
@@ -20,7 +22,7 @@ export const sets = pgTable(
   (table) => [index('sets_by_update').on(table.updatedAt)],
 );
 
-/** Every save of a set: when, what changed in words, and the document as it then was. */
+/** Every save of a set: when, what changed in words, and the edits that it was, or the document whole, or both. */
 export const revisions = pgTable(
   'revisions',
   {
@@ -30,7 +32,8 @@ export const revisions = pgTable(
     revision: integer('revision').notNull(),
     savedAt: moment('saved_at').notNull().defaultNow(),
     words: text('words').notNull(),
-    document: jsonb('document').notNull(),
+    document: jsonb('document'),
+    edits: jsonb('edits'),
   },
   (table) => [primaryKey({ columns: [table.setId, table.revision] })],
 );

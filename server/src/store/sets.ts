@@ -1,8 +1,9 @@
 import { err, ok, type Result } from '@parlor/core/kit';
-import type { SetDocument } from '@parlor/core/set';
+import type { SentEdits, SetDocument } from '@parlor/core/set';
 import { and, desc, eq, isNotNull, isNull, lt, lte, sql } from 'drizzle-orm';
 import type { Db } from './database.ts';
 import { countedDays } from './days.ts';
+import { documentColumns, isKeptWhole, newestDocument } from './documents.ts';
 import { keepRevision } from './history.ts';
 import { sets } from './schema.ts';
 import { change, type Store, type StoreError } from './store.ts';
@@ -53,8 +54,8 @@ export const listAway = async ({ db }: Store): Promise<readonly AwaySummary[]> =
 };
 
 export const getSet = async (db: Db, id: string): Promise<Result<StoredSet, StoreError>> => {
-  const [row] = await db.select({ id: sets.id, revision: sets.revision, document: sets.document }).from(sets).where(present(id));
-  return row ? ok(row) : err({ code: 'set-not-found', id });
+  const [row] = await db.select(documentColumns).from(sets).where(present(id));
+  return row ? ok({ id, revision: row.revision, document: await newestDocument(db, row) }) : err({ code: 'set-not-found', id });
 };
 
 /** Puts a new set on the shelf; `words` say where it came from. */
@@ -69,39 +70,40 @@ export const createSet = (
     const { name, about } = document;
     const [row] = await tx.select({ count: sql<number>`count(*)::int` }).from(sets);
     if ((row?.count ?? 0) >= MOST_SETS) return err({ code: 'too-many-sets', most: MOST_SETS });
-    await tx.insert(sets).values({ id, name, about, revision: 1, document, createdAt: at, updatedAt: at });
-    await keepRevision(tx, { id, revision: 1, words, at, document });
+    await tx.insert(sets).values({ id, name, about, revision: 1, document, documentRevision: 1, createdAt: at, updatedAt: at });
+    await keepRevision(tx, { id, revision: 1, words, at, document, edits: null });
     await store.record(tx, { kind: 'save', id, revision: 1, words, at: at.toISOString(), document });
     return ok({ id, revision: 1, document });
   });
 
-/** A set's newest document and its revision, for whoever says in words what a save changes before it is saved. */
-export const documentNow = async (db: Db, id: string): Promise<{ readonly revision: number; readonly text: string } | undefined> =>
-  (
-    await db
-      .select({ revision: sets.revision, text: sql<string>`${sets.document}::text` })
-      .from(sets)
-      .where(present(id))
-  )[0];
+/** What is saved: the document that came of it, and the edits that it was, where no whole document was sent. */
+export type Save = { readonly document: SetDocument; readonly edits: SentEdits | null; readonly words: string };
 
-/** Saves a document over the revision it is based on; `words` say what changed. The row is locked first, so of two saves on one revision one wins.
+/** Saves over the revision that it is based on; `words` say what changed. The row is locked first, so of two saves on one revision one wins.
+ *  Edits are kept as what they are; their document is written now and then.
  *  Errors: 'stale-revision' with the revision that stands now, 'set-not-found', 'storage-full' (then nothing is saved). */
 export const saveSet = (
   store: Store,
   id: string,
   basedOn: number,
-  document: SetDocument,
+  { document, edits, words }: Save,
   at: Date,
-  words: string,
 ): Promise<Result<{ readonly revision: number }, StoreError>> =>
   change(store, async (tx) => {
     const [before] = await tx.select({ revision: sets.revision }).from(sets).where(present(id)).for('update');
     if (!before) return err({ code: 'set-not-found', id });
     if (before.revision !== basedOn) return err({ code: 'stale-revision', id, revision: before.revision });
     const revision = basedOn + 1;
-    await tx.update(sets).set({ document, name: document.name, about: document.about, revision, updatedAt: at }).where(eq(sets.id, id));
-    await keepRevision(tx, { id, revision, words, at, document });
-    await store.record(tx, { kind: 'save', id, revision, words, at: at.toISOString(), document });
+    const { name, about } = document;
+    const whole = edits === null || isKeptWhole(revision) || !store.hasWhole(id);
+    const now = { name, about, revision, updatedAt: at };
+    await tx
+      .update(sets)
+      .set(whole ? { ...now, document, documentRevision: revision } : now)
+      .where(eq(sets.id, id));
+    await keepRevision(tx, { id, revision, words, at, document: whole ? document : null, edits });
+    const entry = { id, revision, words, at: at.toISOString() };
+    await store.record(tx, whole ? { kind: 'save', ...entry, document } : { kind: 'edit', ...entry, name, about, edits });
     return ok({ revision });
   });
 

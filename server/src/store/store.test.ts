@@ -1,6 +1,7 @@
 import { readSet, type SetDocument } from '@parlor/core/set';
+import { eq, sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
-import { freshStore } from '../fresh.testing.ts';
+import { freshStore, renamed } from '../fresh.testing.ts';
 import {
   beginSession,
   collectPictures,
@@ -10,6 +11,7 @@ import {
   endSession,
   getPicture,
   getRevision,
+  getSet,
   isSession,
   keepPicture,
   listAway,
@@ -17,6 +19,7 @@ import {
   listSessions,
   pictureCounts,
   purgeAway,
+  revisions,
   type Store,
   saveSet,
   setAway,
@@ -44,13 +47,21 @@ describe('what is kept, and how long', () => {
     for (let revision = 1; revision < 250; revision += 1) {
       // Ten saves on each of the first days, then all on one.
       const day = Math.min(4, Math.ceil(revision / 10));
-      await saveSet(store, 'long', revision, named(String(revision)), at(day, revision % 60), String(revision));
+      await saveSet(store, 'long', revision, renamed(String(revision), String(revision)), at(day, revision % 60));
     }
     const history = await listRevisions(store, 'long');
     const kept = history.ok ? history.value.map(({ revision }) => revision) : [];
     expect(kept.slice(0, 200)).toEqual(Array.from({ length: 200 }, (_, index) => 250 - index));
     expect(kept.slice(200)).toEqual([50, 31, 21, 11]);
-    expect(await getRevision(store, 'long', 21)).toMatchObject({ ok: true, value: { document: { name: '20' } } });
+    for (const revision of kept)
+      expect(await getRevision(store, 'long', revision)).toMatchObject({ ok: true, value: { document: { name: String(revision - 1) } } });
+    expect(await getSet(store.db, 'long')).toMatchObject({ ok: true, value: { revision: 250, document: { name: '249' } } });
+    // One in 25 is whole, and what lost those before it.
+    const [rows] = await store.db
+      .select({ whole: sql<number>`count(${revisions.document})::int` })
+      .from(revisions)
+      .where(eq(revisions.setId, 'long'));
+    expect(rows?.whole).toBe(8 + 4);
     expect(await getRevision(store, 'long', 20)).toMatchObject({ ok: false, error: { code: 'revision-not-found' } });
     await store.close();
   });
@@ -100,7 +111,10 @@ describe('pictures that nothing names', () => {
     const [shown, once, never] = ids as [string, string, string];
     const finish = (id: string) => ({ id: 'photo', name: 'Photo', art: { kind: 'picture', picture: { id, width: 1, height: 1 } } });
     await createSet(store, 'attic', named('Attic', [finish(once)]), at(1));
-    await saveSet(store, 'attic', 1, named('Attic', [finish(shown)]), at(2), 'x');
+    const { finishes } = named('Attic', [finish(shown)]);
+    const edits = [{ kind: 'change-set' as const, change: { finishes } }];
+    // Only its edit names the new picture.
+    await saveSet(store, 'attic', 1, { document: named('Attic', [finish(shown)]), edits, words: 'x' }, at(2));
     await daysPass(store, 1, 1);
     expect(await collectPictures(store)).toEqual({ ok: true, value: [] });
     await daysPass(store, 2, 30);

@@ -13,6 +13,8 @@ export type Store = {
   /** Runs work in one transaction, and takes back what it recorded when that comes to nothing. */
   readonly transaction: <T>(work: (tx: Db) => Promise<T>) => Promise<T>;
   readonly record: (tx: Db, entry: Entry) => Promise<void>;
+  /** Whether what is recorded has had a set whole, so that its edits can stand by themselves. */
+  readonly hasWhole: (id: string) => boolean;
   readonly close: () => Promise<void>;
 };
 
@@ -50,6 +52,7 @@ export const serverStore = ({ db, close }: Database): Store => ({
   pictures: null,
   transaction: (work) => db.transaction((transaction) => work(transaction as Db)),
   record: async () => undefined,
+  hasWhole: () => true,
   close,
 });
 

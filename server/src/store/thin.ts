@@ -1,5 +1,6 @@
-import { and, eq, lte, sql } from 'drizzle-orm';
+import { and, eq, isNull, lte, sql } from 'drizzle-orm';
 import type { Db } from './database.ts';
+import { makeWhole } from './documents.ts';
 import { revisions } from './schema.ts';
 
 /** So many of the newest saves are kept one by one; of older ones the last of each day. */
@@ -15,5 +16,15 @@ export const thin = async (tx: Db, id: string, newest: number): Promise<void> =>
     .from(revisions)
     .where(old)
     .groupBy(sql`date_trunc('day', ${revisions.savedAt})`);
+  const bare = await tx
+    .select({ revision: revisions.revision })
+    .from(revisions)
+    .where(and(old, isNull(revisions.document), sql`${revisions.revision} in (${lastOfDays})`))
+    .orderBy(revisions.revision);
+  await makeWhole(
+    tx,
+    id,
+    bare.map(({ revision }) => revision),
+  );
   await tx.delete(revisions).where(and(old, sql`${revisions.revision} not in (${lastOfDays})`));
 };

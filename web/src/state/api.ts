@@ -1,4 +1,4 @@
-import type { Piece, SetDocument } from '@parlor/core/set';
+import type { Piece, SentEdits, SetDocument } from '@parlor/core/set';
 
 /** What the server says of a set on the shelf. */
 export type SetSummary = {
@@ -111,12 +111,16 @@ const sendPicture = async (file: Blob): Promise<ApiResult<KeptPicture>> => {
 };
 
 /** Sends a save on behalf of a page that is gone by the time it arrives; what is too long for that is not sent. */
-const sendLast = (id: string, basedOn: number, document: SetDocument, most: number): void => {
-  const body = JSON.stringify({ basedOn, document });
+const sendLast = (
+  id: string,
+  basedOn: number,
+  work: { readonly document: SetDocument } | { readonly edits: SentEdits },
+  most: number,
+): void => {
+  const body = JSON.stringify({ basedOn, ...work });
   if (body.length > most) return;
-  void fetch(`/api${setPath(id)}`, { method: 'PUT', keepalive: true, headers: { 'content-type': 'application/json' }, body }).catch(
-    () => undefined,
-  );
+  const [method, path] = 'edits' in work ? ['POST', editsPath(id)] : ['PUT', setPath(id)];
+  void fetch(`/api${path}`, { method, keepalive: true, headers: { 'content-type': 'application/json' }, body }).catch(() => undefined);
 };
 
 const sendCopy = async (file: Blob): Promise<ApiResult<Restored>> => {
@@ -131,6 +135,7 @@ const sendCopy = async (file: Blob): Promise<ApiResult<Restored>> => {
 };
 
 const setPath = (id: string): string => `/sets/${encodeURIComponent(id)}`;
+const editsPath = (id: string): string => `${setPath(id)}/edits`;
 
 export const api = {
   list: () => request<{ sets: readonly SetSummary[] }>('GET', '/sets'),
@@ -138,6 +143,7 @@ export const api = {
   read: (id: string) => request<StoredSet>('GET', setPath(id)),
   create: (document: unknown, words: 'begun' | 'brought in' | 'a copy') => request<StoredSet>('POST', '/sets', { document, words }),
   save: (id: string, basedOn: number, document: SetDocument) => request<{ revision: number }>('PUT', setPath(id), { basedOn, document }),
+  saveEdits: (id: string, basedOn: number, edits: SentEdits) => request<{ revision: number }>('POST', editsPath(id), { basedOn, edits }),
   remove: (id: string) => request<{ id: string }>('DELETE', setPath(id)),
   restore: (id: string) => request<{ id: string }>('POST', `${setPath(id)}/restore`),
   revisions: (id: string) => request<{ revisions: readonly RevisionSummary[] }>('GET', `${setPath(id)}/revisions`),

@@ -1,6 +1,6 @@
 import { readSet, type SetDocument } from '@parlor/core/set';
 import { IDBFactory } from 'fake-indexeddb';
-import { createStore } from 'idb-keyval';
+import { createStore, get, keys } from 'idb-keyval';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
   type DraftPlaces,
@@ -126,6 +126,52 @@ describe('what is kept in the browser', () => {
   });
 });
 
+describe('what is kept of a set again and again', () => {
+  const large = called('Attic');
+  const sizeOf = async (key: string) => JSON.stringify(await get(key, here.store())).length;
+  const bases = async () => (await keys<string>(here.store())).filter((key) => key.startsWith('parlor.base.'));
+
+  it('is written whole once, and then as what has changed; every state is found as it was', async () => {
+    for (let step = 1; step < 40; step += 1) {
+      const document = { ...large, about: `step ${step}` };
+      await keep('large', 'tab', { basedOn: step, document, at: step }, here);
+      if (step % 5 === 0) await hold('large', 'tab', { revision: step, document, at: step }, here);
+      expect(await findKept('large', 'tab', null, here)).toEqual({ tab: 'tab', basedOn: step, document, at: step });
+    }
+    expect(await findHeld('large', here)).toEqual({ revision: 35, document: { ...large, about: 'step 35' }, at: 35 });
+    expect(await bases()).toHaveLength(1);
+    expect(await sizeOf('parlor.unsaved.large/tab')).toBeLessThan(250);
+  });
+
+  it('gets a new base when much has changed; what the last save needs stays, the rest is cleared away', async () => {
+    for (let step = 1; step <= 6; step += 1) {
+      const document = { ...large, about: String(step).repeat(30_000) };
+      await keep('large', 'tab', { basedOn: step, document, at: step }, here);
+      if (step === 2) await hold('large', 'tab', { revision: 2, document, at: 2 }, here);
+    }
+    expect(await findKept('large', 'tab', null, here)).toMatchObject({ document: { about: '6'.repeat(30_000) } });
+    expect(await findHeld('large', here)).toMatchObject({ document: { about: '2'.repeat(30_000) } });
+    expect((await bases()).length).toBeLessThanOrEqual(3);
+  });
+
+  it('in the last moment of a page is as short, and is found with its base', async () => {
+    await keep('large', 'tab', { basedOn: 1, document: large, at: 1 }, here);
+    keepAtOnce('large', 'tab', { basedOn: 1, document: { ...large, about: 'last' }, at: 2 }, here);
+    expect(items.get('parlor.unsaved.large/tab')?.length).toBeLessThan(250);
+    expect(await findKept('large', 'tab', null, here)).toMatchObject({ document: { name: 'Attic', about: 'last' } });
+  });
+
+  it('by pages that are gone is cleared away when nothing needs it', async () => {
+    await keep('large', 'gone', { basedOn: 1, document: large, at: 1 }, here);
+    await keep('other', 'waits', { basedOn: 1, document: large, at: 1 }, here);
+    await forget('large', 'gone', here);
+    await findKept('large', 'new', new Set(['new']), here);
+    await new Promise((later) => setTimeout(later, 50));
+    expect((await bases()).map((key) => key.split('/').slice(0, 2).join('/'))).toEqual(['parlor.base.other/waits']);
+    expect(await findKept('other', 'new', new Set(['new']), here)).toMatchObject({ tab: 'waits', document: { name: 'Attic' } });
+  });
+});
+
 describe('what cannot be read, or was not accepted', () => {
   it('is put aside under a name of its own, touched by no save and no reload, and goes only when told', async () => {
     const strange = { name: 'From tomorrow', format: 'bashful-parlor-set', version: 99 };
@@ -150,7 +196,7 @@ describe('what cannot be read, or was not accepted', () => {
 });
 
 it('the last save that was acknowledged is held, of the twenty sets that were saved last', async () => {
-  for (let count = 0; count < 25; count += 1) await hold(`set-${count}`, { revision: count, document, at: count }, here);
+  for (let count = 0; count < 25; count += 1) await hold(`set-${count}`, 'tab', { revision: count, document, at: count }, here);
   expect(await findHeld('set-4', here)).toBeUndefined();
   expect(await findHeld('set-5', here)).toMatchObject({ revision: 5 });
   await letGo('set-5', here);

@@ -2,7 +2,8 @@
 // so that two pages on one set do not write over each other. What the server does not accept, and what cannot be read, is kept too, under a name of
 // its own, until the maker says what becomes of it.
 import type { SetDocument } from '@parlor/core/set';
-import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval';
+import { createStore, del, delMany, get, getMany, keys, set, type UseStore } from 'idb-keyval';
+import { packed, packedAtOnce, tabOfBase, unpacked } from './draftBase.ts';
 
 /** A document that the server does not have yet, the revision it was made from, and when it was kept (milliseconds). */
 export type KeptDraft = { readonly basedOn: number; readonly document: SetDocument; readonly at: number };
@@ -51,18 +52,31 @@ const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
 };
 
 /** Keeps a document in the small store, which is done when this returns; false when there is no room or it is not allowed. */
-export const keepAtOnce = (id: string, tab: string, kept: KeptDraft, { local } = here): boolean => {
+export const keepAtOnce = (id: string, tab: string, { document, ...kept }: KeptDraft, { local, store } = here): boolean => {
   try {
-    local().setItem(keyOf(id, tab), JSON.stringify(kept));
+    local().setItem(keyOf(id, tab), JSON.stringify({ ...kept, ...packedAtOnce(id, tab, document, store) }));
     return true;
   } catch {
     return false;
   }
 };
 
+/** Writes something with its document packed. */
+const setPacked = async (
+  key: string,
+  id: string,
+  tab: string,
+  { document, ...more }: { readonly document: SetDocument },
+  store: () => UseStore,
+): Promise<true> => {
+  const heldBase = async () => ((await get(`${HELD}${id}`, store())) as { base?: string } | undefined)?.base ?? null;
+  await set(key, { ...more, ...(await packed(id, tab, document, store, heldBase)) }, store());
+  return true;
+};
+
 /** Keeps a document; false when the browser has no room or does not allow it. */
 export const keep = async (id: string, tab: string, kept: KeptDraft, places = here): Promise<boolean> =>
-  (await quietly(() => set(keyOf(id, tab), kept, places.store()).then(() => true), false)) || keepAtOnce(id, tab, kept, places);
+  (await quietly(() => setPacked(keyOf(id, tab), id, tab, kept, places.store), false)) || keepAtOnce(id, tab, kept, places);
 
 const forgetLocal = (key: string, local: () => Local): void => {
   try {
@@ -78,14 +92,15 @@ export const forget = async (id: string, tab: string, places = here): Promise<vo
   await quietly(() => del(keyOf(id, tab), places.store()), undefined);
 };
 
-const asFound = (tab: string, data: unknown): Found | null => {
-  const { basedOn, document, at = 0 } = (data ?? {}) as { basedOn?: unknown; document?: unknown; at?: number };
+const asFound = async (tab: string, data: unknown, store: () => UseStore): Promise<Found | null> => {
+  const { basedOn, at = 0 } = (data ?? {}) as { basedOn?: unknown; at?: number };
+  const document = await unpacked(data, store);
   return typeof basedOn === 'number' && document !== undefined ? { tab, basedOn, document, at } : null;
 };
 
-const readLocal = (key: string, tab: string, local: () => Local): Found | null => {
+const inLocal = (key: string, local: () => Local): unknown => {
   try {
-    return asFound(tab, JSON.parse(local().getItem(key) ?? 'null'));
+    return JSON.parse(local().getItem(key) ?? 'null');
   } catch {
     return null;
   }
@@ -94,8 +109,9 @@ const readLocal = (key: string, tab: string, local: () => Local): Found | null =
 const later = (one: Found | null, other: Found | null): Found | null => (!one || (other && other.at > one.at) ? other : one);
 
 const readKept = async (id: string, tab: string, { store, local }: DraftPlaces): Promise<Found | null> => {
-  const large = await quietly(async () => asFound(tab, await get(keyOf(id, tab), store())), null);
-  return later(large, readLocal(keyOf(id, tab), tab, local));
+  const large = await quietly(async () => asFound(tab, await get(keyOf(id, tab), store()), store), null);
+  const small = await quietly(() => asFound(tab, inLocal(keyOf(id, tab), local), store), null);
+  return later(large, small);
 };
 
 const localKeys = (local: () => Local): readonly string[] => {
@@ -109,14 +125,33 @@ const localKeys = (local: () => Local): readonly string[] => {
 
 /** Every key in both stores. */
 const allKeys = async ({ store, local }: DraftPlaces): Promise<readonly string[]> => {
-  const large = await quietly(async () => (await entries(store())).map(([key]) => String(key)), []);
+  const large = await quietly(() => keys<string>(store()), []);
   return [...new Set([...large, ...localKeys(local)])];
 };
+
+/** Clears away the bases of pages that are gone, where nothing that is kept needs them. */
+const clearBases = (living: ReadonlySet<string>, { store, local }: DraftPlaces): Promise<void> =>
+  quietly(async () => {
+    const all = await keys<string>(store());
+    const orphans = all.filter((key) => tabOfBase(key) !== null && !living.has(tabOfBase(key) ?? ''));
+    if (orphans.length === 0) return;
+    const records = await getMany<{ base?: string } | undefined>(
+      all.filter((key) => key.startsWith(BEFORE) || key.startsWith(HELD)),
+      store(),
+    );
+    const small = localKeys(local).map((key) => (key.startsWith(BEFORE) ? (inLocal(key, local) as { base?: string } | null) : null));
+    const needed = new Set([...records, ...small].map((record) => record?.base));
+    await delMany(
+      orphans.filter((key) => !needed.has(key)),
+      store(),
+    );
+  }, undefined);
 
 /** What this page kept of a set, else what a page kept that is gone. `living` are the pages that still look after their own; where that is not
  *  known (null), others' are left alone. */
 export const findKept = async (id: string, tab: string, living: ReadonlySet<string> | null, places = here): Promise<Found | null> => {
   const own = await readKept(id, tab, places);
+  if (living) void clearBases(new Set([...living, tab]), places);
   if (own || !living) return own;
   for (const key of await allKeys(places)) {
     if (!key.startsWith(keyOf(id, ''))) continue;
@@ -148,8 +183,12 @@ export const putAside = async (id: string, found: Found, places = here): Promise
 
 /** What was put aside, the newest first. */
 export const listAside = async (places = here): Promise<readonly KeptAside[]> => {
-  const found = await quietly(() => entries<string, Omit<KeptAside, 'key'>>(places.store()), []);
-  return found.flatMap(([key, aside]) => (key.startsWith(ASIDE) ? [{ ...aside, key }] : [])).sort((a, b) => b.at - a.at);
+  const found = await quietly(async () => {
+    const names = (await keys<string>(places.store())).filter((key) => key.startsWith(ASIDE));
+    const list = await getMany<Omit<KeptAside, 'key'>>(names, places.store());
+    return list.map((aside, index): KeptAside => ({ ...(aside as Omit<KeptAside, 'key'>), key: names[index] ?? '' }));
+  }, []);
+  return found.sort((a, b) => b.at - a.at);
 };
 
 export const dropAside = (key: string, places = here): Promise<void> => quietly(() => del(key, places.store()), undefined);
@@ -158,16 +197,31 @@ export const dropAside = (key: string, places = here): Promise<void> => quietly(
 const MOST_HELD = 20;
 
 /** Holds the save that was acknowledged last. */
-export const hold = (id: string, held: Held, places = here): Promise<void> =>
+export const hold = (
+  id: string,
+  tab: string,
+  held: { readonly revision: number; readonly document: SetDocument; readonly at: number },
+  places = here,
+): Promise<void> =>
   quietly(async () => {
-    await set(`${HELD}${id}`, held, places.store());
-    const all = (await entries<string, Held>(places.store())).filter(([key]) => key.startsWith(HELD));
-    const old = [...all].sort(([, a], [, b]) => b.at - a.at).slice(MOST_HELD);
-    for (const [key] of old) await del(key, places.store());
+    const store = places.store();
+    await setPacked(`${HELD}${id}`, id, tab, held, places.store);
+    const all = (await keys<string>(store)).filter((key) => key.startsWith(HELD));
+    if (all.length <= MOST_HELD) return;
+    const times = await getMany<Held | undefined>(all, store);
+    const old = all.map((key, index) => [key, times[index]?.at ?? 0] as const).sort(([, a], [, b]) => b - a);
+    await delMany(
+      old.slice(MOST_HELD).map(([key]) => key),
+      store,
+    );
   }, undefined);
 
 export const findHeld = (id: string, places = here): Promise<Held | undefined> =>
-  quietly(() => get<Held>(`${HELD}${id}`, places.store()), undefined);
+  quietly(async () => {
+    const held = await get<Held>(`${HELD}${id}`, places.store());
+    const document = await unpacked(held, places.store);
+    return held && document !== undefined ? { revision: held.revision, at: held.at, document } : undefined;
+  }, undefined);
 
 export const letGo = (id: string, places = here): Promise<void> => quietly(() => del(`${HELD}${id}`, places.store()), undefined);
 

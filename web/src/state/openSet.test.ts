@@ -1,5 +1,5 @@
 import { realUm } from '@parlor/core/measure';
-import { type Edit, readSet, type SetDocument } from '@parlor/core/set';
+import { type Edit, editBetween, readSet, type SetDocument } from '@parlor/core/set';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { broughtTogether, edited, notSaved, type OpenSet, opened, openSetReducer, redone, saved, saving, undone } from './openSet.ts';
@@ -94,9 +94,15 @@ describe('how far it is saved', () => {
     const changed = edit(begun(), 'one', wide('piece-1', 1_000_000));
     const underWay = openSetReducer(changed, saving());
     const meanwhile = edit(underWay, 'two', wide('piece-1', 1_100_000));
-    const answered = openSetReducer(meanwhile, saved({ version: changed.version, revision: 5 }));
+    const sent = changed.document as SetDocument;
+    const answered = openSetReducer(meanwhile, saved({ version: changed.version, revision: 5, document: sent }));
     expect(answered).toMatchObject({ save: 'unsaved', revision: 5, savedVersion: changed.version });
-    expect(openSetReducer(answered, saved({ version: answered.version, revision: 6 }))).toMatchObject({ save: 'saved', revision: 6 });
+    // What is sent next is what was changed since.
+    expect(editBetween(answered.savedDocument as SetDocument, answered.document as SetDocument)).toMatchObject({
+      edits: [{ change: { width: 1_100_000 } }],
+    });
+    const done = openSetReducer(answered, saved({ version: answered.version, revision: 6, document: answered.document as SetDocument }));
+    expect(done).toMatchObject({ save: 'saved', revision: 6 });
   });
 
   it.each(['stale', 'gone', 'closed'] as const)('a change does not make the choice of “%s” go away', (save) => {

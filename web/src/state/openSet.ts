@@ -14,6 +14,8 @@ export type OpenSet = {
   readonly id: string | null;
   readonly document: SetDocument | null;
   readonly revision: number;
+  /** The document as the server has it at that revision, where that is known: what is not the very same in it is what a save sends. */
+  readonly savedDocument: SetDocument | null;
   /** Counts changes, so that a save knows whether it is still the newest. */
   readonly version: number;
   readonly savedVersion: number;
@@ -34,6 +36,7 @@ const initial: OpenSet = {
   id: null,
   document: null,
   revision: 0,
+  savedDocument: null,
   version: 0,
   savedVersion: 0,
   save: 'saved',
@@ -85,6 +88,7 @@ const slice = createSlice({
       id: payload.id,
       revision: payload.revision,
       document: payload.document,
+      savedDocument: payload.unsaved ? null : payload.document,
       version: state.version + 1,
       savedVersion: payload.unsaved ? -1 : state.version + 1,
       save: payload.unsaved ? 'unsaved' : 'saved',
@@ -129,14 +133,16 @@ const slice = createSlice({
       return {
         ...changed({ ...current, save: 'unsaved' }, payload.document),
         revision: payload.revision,
+        savedDocument: null,
         past: stepped(current.past, step),
         future: [],
       };
     },
     saving: (state): OpenSet => ({ ...(state as OpenSet), save: 'saving' }),
-    saved: (state, { payload }: PayloadAction<{ version: number; revision: number }>): OpenSet => ({
+    saved: (state, { payload }: PayloadAction<{ version: number; revision: number; document: SetDocument }>): OpenSet => ({
       ...(state as OpenSet),
       revision: payload.revision,
+      savedDocument: payload.document,
       savedVersion: payload.version,
       save: payload.version === state.version ? 'saved' : 'unsaved',
       reasons: [],

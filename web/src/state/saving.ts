@@ -1,5 +1,5 @@
 // Sends what has changed, keeps it in the browser until it is taken, and tries again for as long as it takes.
-import type { SetDocument } from '@parlor/core/set';
+import { editBetween, type SentEdits, sentEdit } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
 import { type ApiError, type ApiResult, api } from './api.ts';
 import { askToPersist, forget, hold, keep, keepAtOnce } from './draftStorage.ts';
@@ -43,11 +43,38 @@ const keepNewest = async (getState: () => State, dispatch: Dispatch): Promise<vo
   keeping = false;
 };
 
+type Unsaved = { readonly id: string; readonly revision: number; readonly document: NonNullable<OpenSet['document']> };
+
+/** What is to be sent of a set: its edits since the last save, none where it is as it was, or null: then it goes as a whole. */
+const editsOf = ({ document, savedDocument }: OpenSet): SentEdits | null => {
+  const edit = document && savedDocument && editBetween(savedDocument, document);
+  return edit && (sentEdit(edit) ?? []);
+};
+
+/** Longer edits are sent as the document that comes of them. */
+const MOST_LETTERS = 60_000;
+
+/** What a whole document may still be taken for. */
+const WHOLE_INSTEAD: ReadonlySet<string> = new Set(['bad-document', 'bad-request', 'body-too-large', 'not-found', 'internal']);
+
+/** Saves as edits; as a whole where there are none, they are long, or the server does not understand them. */
+const sendWork = async (
+  { id, revision, document }: Unsaved,
+  edits: SentEdits | null,
+): Promise<ApiResult<{ readonly revision: number }>> => {
+  if (edits?.length === 0) return { ok: true, value: { revision } };
+  if (edits && JSON.stringify(edits).length <= MOST_LETTERS) {
+    const answer = await api.saveEdits(id, revision, edits);
+    if (answer.ok || !WHOLE_INSTEAD.has(answer.error.code)) return answer;
+  }
+  return api.save(id, revision, document);
+};
+
 /** The set that lay open before may still have work to send; if that fails, the browser keeps it until it is opened again. */
 const sendBehind = async (before: OpenSet, now: string): Promise<void> => {
   const { id, document, revision } = before;
   if (!id || id === now || !document || !isUnsaved(before)) return;
-  if ((await api.save(id, revision, document)).ok) await forget(id, tab);
+  if ((await sendWork({ id, revision, document }, editsOf(before))).ok) await forget(id, tab);
 };
 
 const STATES: Readonly<Record<string, Exclude<SaveState, 'saved' | 'saving'>>> = {
@@ -69,12 +96,15 @@ const refused = (error: ApiError, dispatch: Dispatch): 'done' | 'again' => {
   return save === 'offline' || save === 'full' ? 'again' : 'done';
 };
 
+/** A document as it comes through a door: what is undefined is not there. */
+const plain = (document: unknown): unknown => JSON.parse(JSON.stringify(document));
+
 /** Saves, and finds out when the very same save had come through before, but its answer was lost on the way. */
-const send = async (id: string, revision: number, document: SetDocument): Promise<ApiResult<{ readonly revision: number }>> => {
-  const answer = await api.save(id, revision, document);
+const send = async (work: Unsaved, edits: SentEdits | null): Promise<ApiResult<{ readonly revision: number }>> => {
+  const answer = await sendWork(work, edits);
   if (answer.ok || answer.error.code !== 'stale-revision') return answer;
-  const there = await api.read(id);
-  return there.ok && dequal(there.value.document, document) ? { ok: true, value: { revision: there.value.revision } } : answer;
+  const there = await api.read(work.id);
+  return there.ok && dequal(there.value.document, plain(work.document)) ? { ok: true, value: { revision: there.value.revision } } : answer;
 };
 
 const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'done' | 'again'> => {
@@ -82,12 +112,12 @@ const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'d
   const { id, document, revision, version } = openSet;
   if (!id || !document || !isUnsaved(openSet)) return 'done';
   dispatch(saving());
-  const answer = await send(id, revision, document);
+  const answer = await send({ id, revision, document }, editsOf(openSet));
   if (getState().openSet.id !== id) return 'done';
   if (!answer.ok) return refused(answer.error, dispatch);
-  dispatch(saved({ version, revision: answer.value.revision }));
+  dispatch(saved({ version, revision: answer.value.revision, document }));
   tellOtherPages({ id, revision: answer.value.revision });
-  void hold(id, { revision: answer.value.revision, document, at: Date.now() });
+  void hold(id, tab, { revision: answer.value.revision, document, at: Date.now() });
   if (getState().openSet.version === version) {
     void forget(id, tab);
     return 'done';
@@ -158,6 +188,12 @@ globalThis.addEventListener?.('beforeunload', (event) => {
   if (isUnsaved(store.getState().openSet)) event.preventDefault();
 });
 
+/** Edits where there are any, else the whole. */
+const lastWork = (openSet: OpenSet, document: Unsaved['document']) => {
+  const edits = editsOf(openSet);
+  return edits && edits.length > 0 ? { edits } : { document };
+};
+
 /** Browsers send no more than this on behalf of a page that is gone. */
 const MOST_LAST_WORDS = 60_000;
 
@@ -168,7 +204,7 @@ globalThis.addEventListener?.('pagehide', () => {
   const { id, document, revision, save } = openSet;
   if (!id || !document || !isUnsaved(openSet)) return;
   keepAtOnce(id, tab, { basedOn: revision, document, at: Date.now() });
-  if (mayTry(openSet) && save !== 'refused') api.sendLast(id, revision, document, MOST_LAST_WORDS);
+  if (mayTry(openSet) && save !== 'refused') api.sendLast(id, revision, lastWork(openSet, document), MOST_LAST_WORDS);
 });
 
 /** What this page kept of a set is no longer needed: it was taken over elsewhere. */

@@ -19,6 +19,7 @@ import {
 } from '../../stock/index.ts';
 import { type Cutting, cuttingSchema, MOST_PARTS } from './cutting.ts';
 import { VERSION } from './migrations/index.ts';
+import { sayIssue } from './sayIssue.ts';
 
 /** All that a maker decides about a set; everything else is derived from it. */
 export type SetDocument = {
@@ -170,8 +171,24 @@ const partsAbout = (pieces: readonly Shape['pieces'][number][]): number =>
 
 const tooManyParts = (parts: number): string => `A set can hold at most ${MOST_PARTS} parts; this one would have about ${parts}.`;
 
-/** No set is larger written out, in letters. */
-const MOST_LETTERS = 4_000_000;
+/** No set is larger written out, in bytes. */
+export const MOST_BYTES = 4_000_000;
+
+const written = new TextEncoder();
+const sizes = new WeakMap<object, number>();
+
+const sizeOfPart = (part: unknown): number => {
+  const known = typeof part === 'object' && part !== null ? sizes.get(part) : undefined;
+  if (known !== undefined) return known;
+  const size = written.encode(JSON.stringify(part) ?? '').length;
+  if (typeof part === 'object' && part !== null) sizes.set(part, size);
+  return size;
+};
+
+/** How many bytes a set has written out. What an edit left alone is not written again for that. */
+export const bytesOf = ({ pieces, ...rest }: SetDocument): number =>
+  Object.entries(rest).reduce((sum, [key, value]) => sum + key.length + 4 + sizeOfPart(value), 0) +
+  pieces.reduce((sum, piece) => sum + 1 + sizeOfPart(piece), 13);
 
 /** Which limit a document breaks, in words; null where it breaks none. An edit that does is refused where it is made, for it could not be kept. */
 export const brokenLimit = (document: SetDocument): string | null => {
@@ -179,11 +196,13 @@ export const brokenLimit = (document: SetDocument): string | null => {
   if (pieces.length > MOST_PIECES) return `A set can hold at most ${MOST_PIECES} pieces; this one would have ${pieces.length}.`;
   const parts = partsAbout(pieces);
   if (parts > MOST_PARTS) return tooManyParts(parts);
-  return JSON.stringify(document).length > MOST_LETTERS ? 'A set can hold at most 4 MB; this one would be larger.' : null;
+  return bytesOf(document) > MOST_BYTES ? 'A set can hold at most 4 MB; this one would be larger.' : null;
 };
 
-const checkNames = (found: Shape, context: z.RefinementCtx): void => {
-  const issue = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+type Found = Pick<Shape, keyof typeof NAMED>;
+
+/** What is wrong between the parts of a document, each of which is right by itself. */
+const checkNames = (found: Found, issue: (path: (string | number)[], message: string) => void): void => {
   for (const [list, word] of Object.entries(NAMED) as [keyof typeof NAMED, string][])
     for (const index of doubles(found[list].map(({ id }) => id))) issue([list, index, 'id'], `Another ${word} has this id.`);
   for (const index of doubles(found.pieces.map(({ mark }) => mark))) issue(['pieces', index, 'mark'], 'Another piece has this mark.');
@@ -202,4 +221,33 @@ const checkNames = (found: Shape, context: z.RefinementCtx): void => {
 
 /** The one schema of a set document, for files, requests and rows alike. Lengths may be whole micrometres or text with a unit;
  *  what is left out takes its default. */
-export const setSchema = shape.superRefine(checkNames).transform(fillIn);
+export const setSchema = shape
+  .superRefine((found, context) => checkNames(found, (path, message) => context.addIssue({ code: 'custom', path, message })))
+  .transform(fillIn);
+
+/** Reads what of a document is not the very same as in one that was read before, and what lies between its parts.
+ *  Shape: two documents → the later one, as whole as if all of it had been read, or issues with their paths. */
+export const readChanges = (
+  before: SetDocument,
+  after: SetDocument,
+): { readonly document: SetDocument } | { readonly issues: readonly z.core.$ZodIssue[] } => {
+  const issues: z.core.$ZodIssue[] = [];
+  const read: Record<string, unknown> = { ...after };
+  const part = (schema: z.ZodType, value: unknown, path: readonly PropertyKey[]): unknown => {
+    const done = schema.safeParse(value, { error: sayIssue });
+    if (!done.success) issues.push(...done.error.issues.map((issue) => ({ ...issue, path: [...path, ...issue.path] })));
+    return done.data;
+  };
+  const known = new Set<unknown>(before.pieces);
+  for (const [key, value] of Object.entries(after)) {
+    if (value === before[key as keyof SetDocument]) continue;
+    if (key === 'pieces')
+      read[key] = after.pieces.map((piece, index) => (known.has(piece) ? piece : part(pieceSchema, piece, [key, index])));
+    else read[key] = part(shape.shape[key as keyof typeof shape.shape], value, [key]);
+  }
+  if (after.pieces.length > MOST_PIECES) part(shape.shape.pieces, after.pieces, ['pieces']);
+  if (issues.length > 0) return { issues };
+  const found = read as Shape;
+  checkNames(found, (path, message) => issues.push({ code: 'custom', path, message } as z.core.$ZodIssue));
+  return issues.length > 0 ? { issues } : { document: fillIn(found) };
+};

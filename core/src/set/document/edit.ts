@@ -4,7 +4,7 @@ import type { Board } from '../../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
 /** The parts of a document that are changed as wholes. */
-type Settings = Pick<
+export type Settings = Pick<
   SetDocument,
   'name' | 'about' | 'units' | 'doll' | 'company' | 'cloths' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing' | 'layouts'
 >;

@@ -3,7 +3,7 @@ import { scaleOf } from '../../doll/index.ts';
 import { err, ok, type Result } from '../../kit/index.ts';
 import { valueAt } from '../../piece/index.ts';
 import { usualBoard } from '../../stock/index.ts';
-import { type Piece, type SetDocument, setSchema } from './document.ts';
+import { type Piece, readChanges, type SetDocument, setSchema } from './document.ts';
 import { migrated } from './migrations/index.ts';
 import { sayIssue } from './sayIssue.ts';
 
@@ -11,7 +11,7 @@ import { sayIssue } from './sayIssue.ts';
 export type ReadIssue = { readonly path: string; readonly message: string };
 
 /** No document of ours is nested deeper; what is would only exhaust the stack. */
-const DEEPEST = 60;
+export const DEEPEST = 60;
 
 const pathText = (path: readonly PropertyKey[]): string =>
   path.reduce<string>(
@@ -59,7 +59,7 @@ const firstIssues = (issues: readonly Issue[]): readonly ReadIssue[] => {
   return told;
 };
 
-const tooDeep = (value: unknown, left: number): boolean => {
+export const tooDeep = (value: unknown, left: number): boolean => {
   if (typeof value !== 'object' || value === null) return false;
   return left === 0 || Object.values(value).some((each) => tooDeep(each, left - 1));
 };
@@ -79,7 +79,7 @@ const countValues = (value: unknown, most: number): number => {
 };
 
 /** Nought is one number in a file, whatever sign it came with. What has no such number is given back as it is. */
-const plainNought = (value: unknown): unknown => {
+export const plainNought = (value: unknown): unknown => {
   if (typeof value === 'number') return value === 0 ? 0 : value;
   if (typeof value !== 'object' || value === null) return value;
   if (Array.isArray(value)) {
@@ -103,6 +103,13 @@ export const readSet = (data: unknown): Result<SetDocument, readonly ReadIssue[]
   const boards = valueAt(data, ['boards']) === undefined ? [usualBoard(scaleOf(read.data.doll))] : read.data.boards;
   const paper = valueAt(data, ['printing', 'paper']) === undefined && read.data.units.unit === 'in' ? 'letter' : read.data.printing.paper;
   return ok({ ...read.data, boards, printing: { ...read.data.printing, paper } });
+};
+
+/** Reads what became of a document that was read before: only what is not the very same in it.
+ *  Shape: two documents → the later one, or every issue with its path. */
+export const readAgain = (before: SetDocument, after: SetDocument): Result<SetDocument, readonly ReadIssue[]> => {
+  const read = readChanges(before, after);
+  return 'issues' in read ? err(firstIssues(read.issues)) : ok(read.document);
 };
 
 /** Reads one piece by itself, of any version, as it is kept for a preset: its boards are those of whatever set it comes to, so it names none.
