@@ -3,7 +3,6 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from 'react-router';
 import { store, useAppSelector } from '../state/index.ts';
 import { Notice } from './Notice.tsx';
-import { SetFrame } from './SetFrame.tsx';
 import { SideBoard } from './SideBoard.tsx';
 import { TwinRule } from './TwinRule.tsx';
 import { useShortcuts } from './useShortcuts.ts';
@@ -20,7 +19,9 @@ const VIEWS = {
   history: async () => ({ default: (await import('../views/history/index.ts')).HistoryView }),
 } as const;
 
-type Views = Readonly<Record<keyof typeof VIEWS, ComponentType>>;
+const fetchFrame = async () => ({ default: (await import('./SetFrame.tsx')).SetFrame });
+
+type Views = Readonly<Record<keyof typeof VIEWS | 'frame', ComponentType>>;
 
 /** Fetches the view that the address names before anything is drawn: had it to be waited for on the page, the page would be held back
  *  for longer than the fetching takes. The others are fetched when they are turned to. */
@@ -28,9 +29,9 @@ const fetchViews = async (path: string): Promise<Views> => {
   const named =
     /^\/sets\/[^/]+\/(doll|pieces|room|coverings|goods|cutting|printing|history)/.exec(path)?.[1] ??
     (path.startsWith('/sets/') ? 'pieces' : 'sets');
-  const first = await VIEWS[named as keyof typeof VIEWS]();
+  const [first, frame] = await Promise.all([VIEWS[named as keyof typeof VIEWS](), named === 'sets' ? null : fetchFrame()]);
   const entries = Object.entries(VIEWS).map(([name, fetch]) => [name, name === named ? first.default : lazy<ComponentType>(fetch)]);
-  return Object.fromEntries(entries) as Views;
+  return { ...Object.fromEntries(entries), frame: frame?.default ?? lazy(fetchFrame) } as Views;
 };
 
 const KeySheet = lazy(async () => ({ default: (await import('./KeySheet.tsx')).KeySheet }));
@@ -78,7 +79,7 @@ const routerOf = (views: Views) =>
         { path: 'sets', element: <views.sets /> },
         {
           path: 'sets/:setId',
-          element: <SetFrame />,
+          element: <views.frame />,
           children: [
             { index: true, element: <Navigate to="pieces" replace /> },
             { path: 'doll', element: <views.doll /> },
