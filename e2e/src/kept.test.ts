@@ -216,11 +216,12 @@ describe('a shelf that lost something', () => {
           asked.onsuccess = () => resolve(asked.result);
         });
         const store = opened.transaction('kept', 'readwrite').objectStore('kept');
-        const held = await new Promise<{ revision: number; document: object }>((resolve) => {
+        const held = await new Promise<{ revision: number; edits: object[] }>((resolve) => {
           const asked = store.get(key);
           asked.onsuccess = () => resolve(asked.result);
         });
-        store.put({ ...held, revision: held.revision + add, document: { ...held.document, name: 'Held, and newer' } }, key);
+        const more = { kind: 'change-set', change: { name: 'Held, and newer' } };
+        store.put({ ...held, revision: held.revision + add, edits: [...held.edits, more] }, key);
       },
       `parlor.held.${id}`,
       2,

@@ -83,9 +83,9 @@ describe('nothing is lost', () => {
     await h.page.setRequestInterception(true);
     let lost = 0;
     h.page.on('request', async (request) => {
-      if (request.method() !== 'PUT' || lost > 0) return request.continue();
+      if (!request.url().endsWith('/edits') || lost > 0) return request.continue();
       lost += 1;
-      await fetch(request.url(), { method: 'PUT', headers: { 'content-type': 'application/json' }, body: request.postData() ?? '' });
+      await fetch(request.url(), { method: 'POST', headers: { 'content-type': 'application/json' }, body: request.postData() ?? '' });
       return request.abort();
     });
     const { revision } = await stored('potting-shed');
