@@ -1,7 +1,7 @@
 import { type ComponentType, lazy, Suspense, useCallback, useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, useLocation } from 'react-router';
-import { store, useAppSelector } from '../state/index.ts';
+import { openEarly, store, useAppSelector } from '../state/index.ts';
 import { Notice } from './Notice.tsx';
 import { SideBoard } from './SideBoard.tsx';
 import { TwinRule } from './TwinRule.tsx';
@@ -104,7 +104,9 @@ const routerOf = (views: Views) =>
 
 /** The application, once its first view is there. */
 export const makeApp = async (): Promise<ComponentType> => {
-  const router = routerOf(await fetchViews(window.location.pathname));
+  const { pathname } = window.location;
+  openEarly(pathname, store.dispatch);
+  const router = routerOf(await fetchViews(pathname));
   return () => (
     <Provider store={store}>
       <RouterProvider router={router} />

@@ -4,9 +4,9 @@ import {
   api,
   closed,
   hearOtherPages,
-  loadSet,
   noticed,
   type Opening,
+  openSet,
   saveAgain,
   takeNewest,
   useAppDispatch,
@@ -71,7 +71,7 @@ export const SetFrame = () => {
     let wanted = true;
     if (openId !== setId || tries > 0) {
       setOpening('opening');
-      void loadSet(setId, dispatch).then((outcome) => wanted && setOpening(outcome));
+      void openSet(setId, dispatch).then((outcome) => wanted && setOpening(outcome));
     }
     return () => {
       wanted = false;

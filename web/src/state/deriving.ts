@@ -63,12 +63,15 @@ const onNewest = (work: Work, failed: (problem: unknown, dispatch: Dispatch) => 
   };
 };
 
-/** The piece whose view is open: it is worked out first. */
-const lookedAt = (): string | null => /\/(?:pieces|coverings|goods|room)\/([^/]+)/.exec(globalThis.location?.pathname ?? '')?.[1] ?? null;
+/** The piece whose view is open, the first where a view begins with that: it is worked out first. */
+const lookedAt = ({ pieces }: SetDocument): string | null => {
+  const [, view, named] = /\/(pieces|coverings|goods|room)(?:\/([^/]+))?/.exec(globalThis.location?.pathname ?? '') ?? [];
+  return named ?? (view === 'pieces' ? (pieces[0]?.id ?? null) : null);
+};
 
 const deriveNewest = onNewest(
   async (from, dispatch) => {
-    const answer = await deriveThere(from, lookedAt(), (piece, scale) => dispatch(derivedFirst({ piece, scale })));
+    const answer = await deriveThere(from, lookedAt(from), (piece, scale) => dispatch(derivedFirst({ piece, scale })));
     dispatch(derived({ ...answer, from }));
   },
   (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? derivingStopped() : derivationFailed()),

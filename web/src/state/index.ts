@@ -50,7 +50,7 @@ export {
   useSet,
   useUnits,
 } from './hooks.ts';
-export { loadSet, type Opening, takeNewest } from './loadSet.ts';
+export { type Opening, openEarly, openSet, takeNewest } from './loadSet.ts';
 export { broughtTogether, closed, type SaveState } from './openSet.ts';
 export { hearOtherPages } from './otherPages.ts';
 export { forgetOpen, saveAgain } from './saving.ts';

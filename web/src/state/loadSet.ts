@@ -41,7 +41,7 @@ const lostThere = async (id: string, revision: number) => {
 
 /** Opens a set: the server's document, or what this browser still had to send. If both moved on, what is here stays open and the
  *  maker is asked. */
-export const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
+const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
   const [answer, { tab, found, mine: waiting }] = await Promise.all([api.read(id), waitingFor(id, dispatch)]);
   const open = (document: NonNullable<typeof waiting>['document'], revision: number, unsaved: boolean): Opening => {
     dispatch(opened({ id, revision, document, unsaved }));
@@ -68,6 +68,22 @@ export const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> 
   if (found) void forget(id, found.tab);
   return open(document, revision, false);
 };
+
+/** The set that the address names when the page begins. */
+let early: { readonly id: string; readonly outcome: Promise<Opening> } | null = null;
+
+/** Begins to open the set that an address names, before the view is there that shows it. */
+export const openEarly = (path: string, dispatch: Dispatch): void => {
+  const [, id] = /^\/sets\/([\w-]+)/.exec(path) ?? [];
+  if (id === undefined) return;
+  const outcome = loadSet(id, dispatch).finally(() => {
+    early = null;
+  });
+  early = { id, outcome };
+};
+
+/** Opens a set, or waits for it where that has begun already. */
+export const openSet = (id: string, dispatch: Dispatch): Promise<Opening> => (early?.id === id ? early.outcome : loadSet(id, dispatch));
 
 /** Another page saved a set. When it lies open here with nothing unsaved, the newest is taken; else the next save asks. */
 export const takeNewest = async (id: string, revision: number, dispatch: Dispatch): Promise<boolean> => {
