@@ -35,10 +35,27 @@ const fieldOf = (ring: readonly Point[]): Field => {
 
 type Rect = readonly [x0: number, z0: number, x1: number, z1: number];
 
-const awayFromSide = ([x, z]: Point, [ax, az]: Point, [bx, bz]: Point): number => {
+/** Looks at the squares that may lie within a distance of a stretch: their indices, and how far off their middles are, squared. */
+const alongStretch = (
+  { cell, columns, rows }: Field,
+  [[ax, az], [bx, bz]]: readonly [Point, Point],
+  within: number,
+  look: (index: number, squared: number) => void,
+): void => {
   const [dx, dz] = [bx - ax, bz - az];
-  const share = Math.max(0, Math.min(1, ((x - ax) * dx + (z - az) * dz) / (dx * dx + dz * dz)));
-  return Math.hypot(x - ax - share * dx, z - az - share * dz);
+  const long = dx * dx + dz * dz;
+  const first = (a: number, b: number): number => Math.max(0, Math.floor((Math.min(a, b) - within) / cell) - 1);
+  const last = (a: number, b: number, count: number): number => Math.min(count - 1, Math.ceil((Math.max(a, b) + within) / cell) + 1);
+  const [x0, x1, z0, z1] = [first(ax, bx), last(ax, bx, columns), first(az, bz), last(az, bz, rows)];
+  for (let row = z0; row <= z1; row += 1) {
+    const z = (row + 0.5) * cell - az;
+    for (let column = x0; column <= x1; column += 1) {
+      const x = (column + 0.5) * cell - ax;
+      const share = Math.max(0, Math.min(1, (x * dx + z * dz) / long));
+      const [offX, offZ] = [x - share * dx, z - share * dz];
+      look(row * columns + column, offX * offX + offZ * offZ);
+    }
+  }
 };
 
 /** A stretch less what stands in it: from end to end, in pairs. */
@@ -137,17 +154,22 @@ const emptyRoom = (space: RoomSpace, field: Field, half: number): Empty => {
   const walls = space.sides.flatMap(wallsOf);
   const free = new Uint8Array(columns * rows);
   for (let index = 0; index < free.length; index += 1) {
-    const at = middle(index);
-    free[index] = isInRing(space.ring, at[0], at[1]) && !walls.some(([a, b]) => awayFromSide(at, a, b) < half) ? 1 : 0;
+    const [x, z] = middle(index);
+    free[index] = isInRing(space.ring, x, z) ? 1 : 0;
   }
+  for (const wall of walls)
+    alongStretch(field, wall, half, (index, squared) => {
+      if (squared < half * half) free[index] = 0;
+    });
   for (const index of squaresNear(field, space.between.flatMap(partsOf), half)) free[index] = 0;
   const entrances = entrancesOf(space.sides);
+  const atDoor = new Uint8Array(free.length).fill(entrances.length === 0 ? 1 : 0);
+  for (const entrance of entrances)
+    alongStretch(field, entrance, half + cell, (index, squared) => {
+      if (squared <= (half + cell) ** 2) atDoor[index] = 1;
+    });
   const entered: number[] = [];
-  for (let index = 0; index < free.length; index += 1) {
-    if (!free[index]) continue;
-    const at = middle(index);
-    if (entrances.length === 0 || entrances.some(([a, b]) => awayFromSide(at, a, b) <= half + cell)) entered.push(index);
-  }
+  for (let index = 0; index < free.length; index += 1) if (free[index] && atDoor[index]) entered.push(index);
   const empty: Empty = { key: half, free, entered: Int32Array.from(entered) };
   emptyOf.set(space, [empty, ...kept].slice(0, BODIES));
   return empty;

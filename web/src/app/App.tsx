@@ -106,7 +106,10 @@ const routerOf = (views: Views) =>
 export const makeApp = async (): Promise<ComponentType> => {
   const { pathname } = window.location;
   openEarly(pathname, store.dispatch);
-  const router = routerOf(await fetchViews(pathname));
+  const views = await fetchViews(pathname);
+  // What has come meanwhile is taken in first, so that the view is drawn once with it and not twice.
+  await new Promise((taken) => setTimeout(taken));
+  const router = routerOf(views);
   return () => (
     <Provider store={store}>
       <RouterProvider router={router} />

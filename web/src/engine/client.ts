@@ -172,11 +172,15 @@ export const deriveThere = async (
   document: SetDocument,
   first: string | null,
   onFirst: (piece: DerivedPiece, scale: DerivedSet['scale']) => void,
-): Promise<{ readonly set: DerivedSet; readonly rooms: readonly Finding[] }> => {
+): Promise<DerivedSet> => {
   const reply: DeriveReply = await engine.ask((hand, tell) => hand.derive(tell(document), first, proxy(onFirst)));
   const isPiece = (item: DerivedPiece | { readonly key: string }): item is DerivedPiece => 'id' in item;
-  return { set: { scale: reply.scale, pieces: restored(reply.pieces, isPiece, pieces) }, rooms: reply.rooms };
+  return { scale: reply.scale, pieces: restored(reply.pieces, isPiece, pieces) };
 };
+
+/** What is noticed about how the rooms of a set are arranged. */
+export const roomNotesThere = (document: SetDocument): Promise<readonly Finding[]> =>
+  engine.ask((hand, tell) => hand.roomNotes(tell(document)));
 
 /** What is to be cut of a set: all jobs, whole. */
 export type CutJobs = { readonly boards: readonly BoardJob[]; readonly sticks: readonly StickKindJob[] };

@@ -34,8 +34,6 @@ import type { DocumentRef } from './documents.ts';
 export type DeriveReply = {
   readonly scale: DerivedSet['scale'];
   readonly pieces: readonly (DerivedPiece | { readonly key: string })[];
-  /** What is noticed about how its rooms are arranged. */
-  readonly rooms: readonly Finding[];
 };
 
 /** What is to be cut: boards by their keys alone where they were told before. */
@@ -66,7 +64,12 @@ const work = {
     const derived = derivedOf(document);
     const pieces = elided(derived.pieces, told).map((piece) => ('id' in piece ? slim(piece) : piece));
     told = derived.pieces;
-    return { scale: derived.scale, pieces, rooms: arrangedFindings(document, derived) };
+    return { scale: derived.scale, pieces };
+  },
+  /** What is noticed about how the rooms of the set are arranged. */
+  roomNotes: (ref: DocumentRef): readonly Finding[] => {
+    const document = documentOf(ref);
+    return arrangedFindings(document, derivedOf(document));
   },
   /** What is to be cut of the set. */
   jobs: (ref: DocumentRef): JobsReply => {

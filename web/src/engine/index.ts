@@ -22,6 +22,7 @@ export {
   pictureThere,
   plotThere,
   readyToPrint,
+  roomNotesThere,
   StoppedSearch,
   searchThere,
   stopCutting,

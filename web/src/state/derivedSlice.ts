@@ -45,14 +45,10 @@ const slice = createSlice({
   name: 'derived',
   initialState: initial,
   reducers: {
-    derived: (
-      state,
-      { payload: { set, rooms, from } }: PayloadAction<{ set: DerivedSet; rooms: readonly Finding[]; from: SetDocument }>,
-    ): DerivedState => ({
+    derived: (state, { payload: { set, from } }: PayloadAction<{ set: DerivedSet; from: SetDocument }>): DerivedState => ({
       ...(state as DerivedState),
       set,
       from,
-      roomFindings: rooms,
       failed: false,
       stopped: false,
     }),
@@ -63,6 +59,10 @@ const slice = createSlice({
     ): DerivedState => ({
       ...(state as DerivedState),
       set: { scale, pieces: [...(state.set?.pieces ?? []).filter(({ id }) => id !== piece.id), piece] } as DerivedSet,
+    }),
+    roomsLookedAt: (state, { payload }: PayloadAction<readonly Finding[]>): DerivedState => ({
+      ...(state as DerivedState),
+      roomFindings: payload,
     }),
     coveringsLookedAt: (state, { payload }: PayloadAction<readonly Finding[]>): DerivedState => ({
       ...(state as DerivedState),
@@ -112,6 +112,7 @@ const slice = createSlice({
 export const {
   derived,
   derivedFirst,
+  roomsLookedAt,
   coveringsLookedAt,
   pagesLookedAt,
   layOutBegan,

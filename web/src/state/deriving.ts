@@ -8,6 +8,7 @@ import {
   followEdit,
   jobsThere,
   layOutThere,
+  roomNotesThere,
   StoppedSearch,
   searchThere,
   stopCutting,
@@ -24,6 +25,7 @@ import {
   laidOut,
   layOutBegan,
   layOutStopped,
+  roomsLookedAt,
   searchBegan,
   searchEnded,
   searched,
@@ -71,8 +73,16 @@ const lookedAt = ({ pieces }: SetDocument): string | null => {
 
 const deriveNewest = onNewest(
   async (from, dispatch) => {
-    const answer = await deriveThere(from, lookedAt(from), (piece, scale) => dispatch(derivedFirst({ piece, scale })));
-    dispatch(derived({ ...answer, from }));
+    const set = await deriveThere(from, lookedAt(from), (piece, scale) => dispatch(derivedFirst({ piece, scale })));
+    dispatch(derived({ set, from }));
+  },
+  (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? derivingStopped() : derivationFailed()),
+);
+
+/** How rooms are arranged is judged when the pieces stand. */
+const judgeRoomsNewest = onNewest(
+  async (from, dispatch) => {
+    dispatch(roomsLookedAt(await roomNotesThere(from)));
   },
   (problem, dispatch) => dispatch(problem instanceof StoppedSearch ? derivingStopped() : derivationFailed()),
 );
@@ -195,7 +205,8 @@ listen({
       laid = '';
       dispatch(derivedCleared());
     }
-    await Promise.all([deriveNewest(getState, dispatch), layOutNewest(getState, dispatch)]);
+    const pieces = deriveNewest(getState, dispatch).then(() => judgeRoomsNewest(getState, dispatch));
+    await Promise.all([pieces, layOutNewest(getState, dispatch)]);
     if (isQuiet()) dispatch(searchEnded());
     else searchSoon(getState, dispatch);
   },
@@ -224,5 +235,5 @@ export const layOutAgain = async (): Promise<void> => {
 
 /** Takes the working out of the pieces up again after it was stopped. */
 export const deriveAgain = (): void => {
-  void deriveNewest(store.getState, store.dispatch);
+  void deriveNewest(store.getState, store.dispatch).then(() => judgeRoomsNewest(store.getState, store.dispatch));
 };

@@ -1,9 +1,13 @@
 import { configureStore, createListenerMiddleware, isAnyOf, type TypedStartListening } from '@reduxjs/toolkit';
+import { setAutoFreeze } from 'immer';
 import { useDispatch, useSelector } from 'react-redux';
 import { whenLocked } from './api.ts';
 import { derivedReducer } from './derivedSlice.ts';
 import { broughtTogether, edited, opened, openSetReducer, redone, undone } from './openSet.ts';
 import { doorClosed, uiReducer } from './uiSlice.ts';
+
+// Documents and derived sets are large, and readonly by their types; to freeze each by hand takes longer than some of the work on them.
+setAutoFreeze(false);
 
 const listener = createListenerMiddleware();
 

@@ -1,4 +1,3 @@
-import { Checkbox } from 'radix-ui';
 import { type ReactNode, useId } from 'react';
 
 type Props = { readonly checked: boolean; readonly onChange: (checked: boolean) => void; readonly children: ReactNode };
@@ -8,14 +7,13 @@ export const Check = ({ checked, onChange, children }: Props) => {
   const id = useId();
   return (
     <label htmlFor={id} className="flex items-center gap-2.5 min-h-touch cursor-pointer min-w-0">
-      <Checkbox.Root
+      <input
+        type="checkbox"
         id={id}
         checked={checked}
-        onCheckedChange={(next) => onChange(next === true)}
-        className="size-6 shrink-0 rounded-nick border-2 border-line bg-leaf grid place-items-center data-[state=checked]:bg-moss data-[state=checked]:border-moss text-leaf"
-      >
-        <Checkbox.Indicator>✓</Checkbox.Indicator>
-      </Checkbox.Root>
+        onChange={(event) => onChange(event.target.checked)}
+        className="appearance-none size-6 shrink-0 rounded-nick border-2 border-line bg-leaf grid place-items-center cursor-pointer checked:bg-moss checked:border-moss text-leaf checked:before:content-['✓']"
+      />
       {children}
     </label>
   );

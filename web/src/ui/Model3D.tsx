@@ -6,6 +6,7 @@ import { PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from 't
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { WornCloth } from './clothes.ts';
 import { cx } from './cx.ts';
+import { canvasToDraw } from './modelCanvas.ts';
 import {
   addDrapes,
   buildModel,
@@ -59,6 +60,8 @@ type Stage = {
   turned: boolean;
   /** The frame that it will be drawn with; 0 for none. */
   asked: number;
+  /** The first programs are made beside the page's own work; nothing is drawn until they are. */
+  programs: 'none' | 'being made' | 'made';
 };
 
 const coloursNow = (): Colours => {
@@ -75,13 +78,28 @@ const coloursNow = (): Colours => {
   };
 };
 
+/** Frees what is past, unless its programs are still being made. */
+const clear = (stage: Stage): void => {
+  if (stage.programs === 'being made') return;
+  for (const free of stage.past) free();
+  stage.past = [];
+};
+
 const drawNow = (stage: Stage): void => {
-  const { renderer, camera, model, past } = stage;
+  const { renderer, camera, model } = stage;
   stage.asked = 0;
   if (!model) return;
+  if (stage.programs === 'none') {
+    stage.programs = 'being made';
+    void renderer.compileAsync(model.scene, camera).then(() => {
+      stage.programs = 'made';
+      if (stage.model) draw(stage);
+      else clear(stage);
+    });
+  }
+  if (stage.programs === 'being made') return;
   renderer.render(model.scene, camera);
-  stage.past = [];
-  for (const free of past) free();
+  clear(stage);
 };
 
 /** Draws with the next frame, once, however much has changed until then. */
@@ -89,18 +107,42 @@ const draw = (stage: Stage): void => {
   if (stage.asked === 0) stage.asked = requestAnimationFrame(() => drawNow(stage));
 };
 
-const makeStage = (canvas: HTMLCanvasElement): Stage => {
-  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+const makeStage = (): Stage => {
+  const renderer = new WebGLRenderer({ ...canvasToDraw(), antialias: true, alpha: true });
+  const canvas = renderer.domElement;
   // Asking a program whether it was made well waits until it is.
   renderer.debug.checkShaderErrors = false;
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   const camera = new PerspectiveCamera(26, 1, 1, 20_000);
-  const stage: Stage = { renderer, camera, controls: new OrbitControls(camera, canvas), model: null, past: [], turned: false, asked: 0 };
+  const stage: Stage = {
+    renderer,
+    camera,
+    controls: new OrbitControls(camera, canvas),
+    model: null,
+    past: [],
+    turned: false,
+    asked: 0,
+    programs: 'none',
+  };
   stage.controls.addEventListener('start', () => {
     stage.turned = true;
   });
   stage.controls.addEventListener('change', () => draw(stage));
   return stage;
+};
+
+/** Stages that nobody looks at. The first view makes one, and it goes from view to view with its programs, which take long to make. */
+const idle: Stage[] = [];
+
+const leave = (stage: Stage): void => {
+  cancelAnimationFrame(stage.asked);
+  const { model } = stage;
+  if (model) stage.past = [...stage.past, () => dispose(model)];
+  Object.assign(stage, { model: null, turned: false, asked: 0 });
+  clear(stage);
+  stage.renderer.domElement.remove();
+  delete stage.renderer.domElement.dataset['foretold'];
+  idle.push(stage);
 };
 
 /** Looks at the whole piece from the front right and above. */
@@ -176,36 +218,33 @@ export const Model3D = ({
   onTouch,
   foretaste,
 }: Props) => {
-  const canvas = useRef<HTMLCanvasElement>(null);
+  const host = useRef<HTMLDivElement>(null);
   const stage = useRef<Stage | null>(null);
   const pressed = useRef<readonly [number, number] | null>(null);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
-    if (!canvas.current) return undefined;
+    const place = host.current;
+    if (!place) return undefined;
     try {
-      stage.current = makeStage(canvas.current);
+      stage.current = idle.pop() ?? makeStage();
     } catch {
       setFailed(true);
       return undefined;
     }
     const current = stage.current;
-    const host = canvas.current.parentElement as HTMLElement;
+    place.append(current.renderer.domElement);
     const observer = new ResizeObserver(() => {
-      const { clientWidth, clientHeight } = host;
+      const { clientWidth, clientHeight } = place;
       current.renderer.setSize(clientWidth, clientHeight, false);
       current.camera.aspect = clientWidth / Math.max(1, clientHeight);
       current.camera.updateProjectionMatrix();
       if (!current.turned) frame(current);
       draw(current);
     });
-    observer.observe(host);
+    observer.observe(place);
     return () => {
       observer.disconnect();
-      cancelAnimationFrame(current.asked);
-      current.controls.dispose();
-      for (const free of current.past) free();
-      if (current.model) dispose(current.model);
-      current.renderer.dispose();
+      leave(current);
       stage.current = null;
     };
   }, []);
@@ -228,8 +267,8 @@ export const Model3D = ({
       dollAt ?? null,
     );
     if (drapes) addDrapes(current.model, drapes);
-    const host = canvas.current?.parentElement;
-    if (host) current.camera.aspect = host.clientWidth / Math.max(1, host.clientHeight);
+    const place = host.current;
+    if (place) current.camera.aspect = place.clientWidth / Math.max(1, place.clientHeight);
     if (lastShape.current !== shape) {
       current.turned = false;
       frame(current);
@@ -259,15 +298,22 @@ export const Model3D = ({
       draw(current);
     });
   }, [made, steps, apart, tag, xray, step]);
+  const label = `${name} in three dimensions, ${made.assembly.parts.length} parts, with the doll beside it. Turn it with the arrow keys.`;
+  useEffect(() => {
+    const canvas = stage.current?.renderer.domElement;
+    if (!canvas) return;
+    canvas.tabIndex = 0;
+    canvas.className = cx('absolute inset-0 w-full h-full touch-none rounded-soft', onTouch && 'cursor-crosshair');
+    canvas.dataset['testid'] = 'model';
+    canvas.setAttribute('role', 'img');
+    canvas.setAttribute('aria-label', label);
+  }, [label, onTouch]);
   if (failed) return <NoModel />;
   return (
-    <canvas
-      ref={canvas}
-      tabIndex={0}
-      role="img"
-      data-testid="model"
-      className={cx('absolute inset-0 w-full h-full touch-none rounded-soft', onTouch && 'cursor-crosshair')}
-      aria-label={`${name} in three dimensions, ${made.assembly.parts.length} parts, with the doll beside it. Turn it with the arrow keys.`}
+    // The canvas in it takes the focus and has the words; what is done to it comes up to here.
+    <div
+      ref={host}
+      className="absolute inset-0"
       onPointerDown={(event) => {
         pressed.current = [event.clientX, event.clientY];
       }}
@@ -276,14 +322,15 @@ export const Model3D = ({
         const current = stage.current;
         pressed.current = null;
         if (!from || !current || !onTouch || Math.hypot(event.clientX - from[0], event.clientY - from[1]) > STILL) return;
-        const { left, top } = event.currentTarget.getBoundingClientRect();
+        const { domElement } = current.renderer;
+        const { left, top } = domElement.getBoundingClientRect();
         const hit = touched(current, event.clientX - left, event.clientY - top);
         if (!hit) return;
         const seen = foretaste?.(hit.part);
         if (!seen || !current.model) return onTouch(hit.part, hit.at);
         foretell(current.model, hit.part, hit.normal, hit.point, seen);
         draw(current);
-        event.currentTarget.dataset['foretold'] = String(hit.part);
+        domElement.dataset['foretold'] = String(hit.part);
         afterPaint(() => onTouch(hit.part, hit.at));
       }}
       onKeyDown={(event) => {

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { ModelProps } from './Model3D.tsx';
+import { canDrawModel } from './modelCanvas.ts';
 import { NoModel } from './NoModel.tsx';
 
 /** The model is large and only looked at, so it is fetched when everything that is read and typed in stands there. */
@@ -19,13 +20,6 @@ const useUnhurried = (): boolean => {
     return () => cancelIdleCallback(asked);
   }, []);
   return ready;
-};
-
-/** Whether this browser draws in three dimensions at all; asked once, before the model is fetched. */
-let drawsInThree: boolean | undefined;
-export const canDrawModel = (): boolean => {
-  drawsInThree ??= document.createElement('canvas').getContext('webgl2') !== null;
-  return drawsInThree;
 };
 
 const Model3D = lazy(async () => ({ default: (await import('./Model3D.tsx')).Model3D }));

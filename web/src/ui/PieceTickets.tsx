@@ -16,8 +16,12 @@ export const PieceTickets = ({ current, view, onTurn }: Props) => {
   const { setId } = useParams();
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {
-    const ticket = current && strip.current?.querySelector<HTMLElement>('[aria-current="page"]');
-    if (ticket && strip.current) strip.current.scrollLeft = ticket.offsetLeft - strip.current.offsetLeft - 40;
+    // With the frame, whose layout is made then in any case; to ask at once would have it made twice.
+    const asked = requestAnimationFrame(() => {
+      const ticket = current && strip.current?.querySelector<HTMLElement>('[aria-current="page"]');
+      if (ticket && strip.current) strip.current.scrollLeft = ticket.offsetLeft - strip.current.offsetLeft - 40;
+    });
+    return () => cancelAnimationFrame(asked);
   }, [current]);
   return (
     <nav
