@@ -122,7 +122,8 @@ const makeStage = (): Stage => {
     past: [],
     turned: false,
     asked: 0,
-    programs: 'none',
+    // Where the card cannot tell when it is done, to ask it would be to wait.
+    programs: renderer.extensions.has('KHR_parallel_shader_compile') ? 'none' : 'made',
   };
   stage.controls.addEventListener('start', () => {
     stage.turned = true;
