@@ -4,9 +4,9 @@ import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
-/** Which program lays boards out: what another one found by searching is not taken over. */
-const cutProgram = (): string => {
-  const folder = new URL('../core/src/cut/', import.meta.url);
+/** Which program of the core it is that works something out: what another one worked out is not taken over. */
+const programIn = (place: string): string => {
+  const folder = new URL(`../core/src/${place}`, import.meta.url);
   const hash = createHash('sha256');
   const names = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter(
     (name) => name.endsWith('.ts') && !name.endsWith('.test.ts'),
@@ -16,7 +16,7 @@ const cutProgram = (): string => {
 };
 
 export default defineConfig({
-  define: { CUT_PROGRAM: JSON.stringify(cutProgram()) },
+  define: { CUT_PROGRAM: JSON.stringify(programIn('cut/')), CORE_PROGRAM: JSON.stringify(programIn('')) },
   plugins: [react(), tailwind()],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
   worker: { format: 'es' },

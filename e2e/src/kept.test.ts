@@ -2,7 +2,7 @@
 import { mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
 import { launch, openPage } from './browser.ts';
@@ -193,6 +193,52 @@ describe('what is not accepted', () => {
     await h.reads('[role="status"]', /It could not be added\. pieces\[0\]\.fromTomorrow: /);
     await h.press('Delete the kept version of From tomorrow');
     await h.page.waitForFunction(() => !document.querySelector('[data-testid="kept-here"]'));
+    await h.page.close();
+  });
+});
+
+describe('a set that is opened again', () => {
+  it('shows the piece that was looked at before anything is worked out; one that was changed elsewhere is worked out', async () => {
+    const { id } = await api('POST', '/sets', { document: small('Again') });
+    const path = `/sets/${id}/pieces/piece-1`;
+    const h = await sitDown(path);
+    await h.type(HEIGHT, '63 in');
+    await h.saved();
+    await h.page.waitForFunction(
+      async () => {
+        const store = await new Promise<IDBObjectStore | null>((resolve) => {
+          const asked = indexedDB.open('parlor-pieces');
+          asked.onerror = () => resolve(null);
+          asked.onsuccess = () =>
+            resolve(
+              asked.result.objectStoreNames.contains('looked-at') ? asked.result.transaction('looked-at').objectStore('looked-at') : null,
+            );
+        });
+        const kept = await new Promise<{ revision: number }[]>((resolve) => {
+          if (!store) return resolve([]);
+          const asked = store.getAll();
+          asked.onsuccess = () => resolve(asked.result);
+        });
+        return kept[0]?.revision === 2;
+      },
+      { timeout: 30_000, polling: 500 },
+    );
+    // As if the worker took for ever.
+    await h.page.setRequestInterception(true);
+    const hold = (request: HTTPRequest): void => void (request.url().includes('engineWorker') ? undefined : request.continue());
+    h.page.on('request', hold);
+    await h.page.reload();
+    await h.reads('[data-testid="parts"]', /side/);
+    h.page.off('request', hold);
+    await h.page.setRequestInterception(false);
+    const { revision, document } = await api('GET', `/sets/${id}`);
+    await api('PUT', `/sets/${id}`, {
+      basedOn: revision,
+      document: { ...document, pieces: [{ ...document.pieces[0], height: 1_000_000 }] },
+    });
+    await h.page.reload();
+    await h.sizeIs(HEIGHT, '1000 mm');
+    await h.reads('[data-testid="parts"]', /166\.\d|166/);
     await h.page.close();
   });
 });

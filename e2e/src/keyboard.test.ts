@@ -148,7 +148,7 @@ describe('touch and motion', () => {
         (element) => {
           const { width, height } = element.getBoundingClientRect();
           const around = getComputedStyle(element, '::before');
-          const reach = around.content === 'none' ? 0 : -2 * Number.parseFloat(around.top || '0');
+          const reach = around.content === 'none' ? 0 : -2 * (Number.parseFloat(around.top) || 0);
           const hidden = width <= 1 || getComputedStyle(element).visibility === 'hidden';
           return hidden || (width + reach >= 24 && height + reach >= 24)
             ? []

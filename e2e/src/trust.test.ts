@@ -2,7 +2,7 @@
 import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type App, startApp, stopApp } from './app.ts';
 import { launch, openPage } from './browser.ts';
@@ -272,13 +272,20 @@ describe('work that takes its time', () => {
       }),
     });
     const { id } = (await made.json()) as { id: string };
-    const h = await sitDown(`/sets/${id}/pieces`);
+    // An address that names no piece of the set has none worked out before the others.
+    const h = await sitDown(`/sets/${id}/pieces/nobody`);
     await h.catch('[data-testid="patience"] button');
     await h.press('Work it out');
     await h.reads('[data-testid="verdict"]', /60 parts/);
+    // Whoever lays them out comes late; the boards alone may be done before anybody can press anything.
+    await h.page.setRequestInterception(true);
+    const hold = (request: HTTPRequest): void => void (request.url().includes('cutWorker') ? undefined : request.continue());
+    h.page.on('request', hold);
     await h.page.goto(`${app.address}/sets/${id}/cutting`);
     await h.catch('[data-testid="patience"] button');
     await h.reads('section', /Stopped: the boards below are those of before/);
+    h.page.off('request', hold);
+    await h.page.setRequestInterception(false);
     await h.press('Lay them out');
     await h.reads('[data-testid="bound"]', /sheets; /);
     await h.choose('nav a[href$="/printing"]');

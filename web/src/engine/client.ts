@@ -24,6 +24,7 @@ import type { CutReply, CutWork } from './cutWorker.ts';
 import { type DocumentRef, documentLog, type Holder } from './documents.ts';
 import type { DeriveReply, EngineWork, JobsReply } from './engineWorker.ts';
 import type { FoundLayout } from './foundLayouts.ts';
+import { type KeptPiece, keepPiece, keptPiece } from './keptPieces.ts';
 import type { NeedsReply, PagesReply, PagesWork, PlotFormat, PlotReply, TrialReply } from './pagesWorker.ts';
 import type { PagePictureWorker } from './pictureWorker.ts';
 
@@ -127,6 +128,8 @@ const startEngine = (): Worker => new Worker(new URL('./engineWorker.ts', import
 const startCutter = (): Worker => new Worker(new URL('./cutWorker.ts', import.meta.url), { type: 'module' });
 /** Which program searches; the build says so (`vite.config.ts`). */
 declare const CUT_PROGRAM: string;
+/** Which program works pieces out. */
+declare const CORE_PROGRAM: string;
 
 /** Fetched when something is laid out. */
 const foundBefore = () => import('./foundLayouts.ts');
@@ -166,6 +169,25 @@ const restored = <T extends { readonly key: string }>(
 
 const pieces = new Map<string, DerivedPiece>();
 
+/** The key of a piece that was kept from before and is shown; where it is still the same, it is not told again. */
+let remembered: string | null = null;
+
+/** Nobody waits longer for what can be worked out as well. */
+const MOST_MS = 300;
+const soonNull = (): Promise<null> => new Promise((go) => setTimeout(go, MOST_MS, null));
+
+/** The piece of a set that was looked at last, as it was worked out for a save. */
+export const rememberedPiece = async (setId: string, pieceId: string, revision: number): Promise<KeptPiece | null> => {
+  const kept = await Promise.race([keptPiece(CORE_PROGRAM, setId, pieceId), soonNull()]);
+  if (kept?.revision !== revision) return null;
+  remembered = kept.piece.key;
+  pieces.set(kept.piece.key, kept.piece);
+  return kept;
+};
+
+/** Keeps a piece for when its set is opened again. */
+export const rememberPiece = (setId: string, kept: KeptPiece): Promise<void> => keepPiece(CORE_PROGRAM, setId, kept);
+
 /** Derives in the worker; unchanged pieces come back as the very same objects. A piece that is looked at and new is told first. Calls must not
  *  overlap. */
 export const deriveThere = async (
@@ -173,7 +195,20 @@ export const deriveThere = async (
   first: string | null,
   onFirst: (piece: DerivedPiece, scale: DerivedSet['scale']) => void,
 ): Promise<DerivedSet> => {
-  const reply: DeriveReply = await engine.ask((hand, tell) => hand.derive(tell(document), first, proxy(onFirst)));
+  let came = (): void => undefined;
+  const firstCame = new Promise<void>((told) => {
+    came = told;
+  });
+  const tellFirst = (piece: DerivedPiece, scale: DerivedSet['scale']): void => {
+    pieces.set(piece.key, piece);
+    onFirst(piece, scale);
+    came();
+  };
+  const has = remembered;
+  remembered = null;
+  const reply: DeriveReply = await engine.ask((hand, tell) => hand.derive(tell(document), first, has, proxy(tellFirst)));
+  // It comes by a way of its own, which may be the longer one.
+  if (reply.pieces.some((piece) => !('id' in piece) && !pieces.has(piece.key))) await firstCame;
   const isPiece = (item: DerivedPiece | { readonly key: string }): item is DerivedPiece => 'id' in item;
   return { scale: reply.scale, pieces: restored(reply.pieces, isPiece, pieces) };
 };

@@ -54,12 +54,21 @@ const covered = (document: SetDocument, piece: DerivedPiece): DerivedCovering | 
 const breathe = (): Promise<void> => new Promise((go) => setTimeout(go));
 
 const work = {
-  /** Derives the set. `first` is the piece that is looked at: where several are new, that one is told as soon as it stands. */
-  derive: (ref: DocumentRef, first: string | null, onFirst: (piece: DerivedPiece, scale: DerivedSet['scale']) => void): DeriveReply => {
+  /** Derives the set. `first` is the piece that is looked at: where several are new, that one is told as soon as it stands. `has` is the key of one that
+   *  the page has from before. */
+  derive: (
+    ref: DocumentRef,
+    first: string | null,
+    has: string | null,
+    onFirst: (piece: DerivedPiece, scale: DerivedSet['scale']) => void,
+  ): DeriveReply => {
     const document = documentOf(ref);
     if (first !== null && !told.some(({ id }) => id === first)) {
       const { piece, scale } = derivedAlone(document, first);
-      if (piece) onFirst(slim(piece), scale);
+      if (piece) {
+        if (piece.key !== has) onFirst(slim(piece), scale);
+        told = [...told, piece];
+      }
     }
     const derived = derivedOf(document);
     const pieces = elided(derived.pieces, told).map((piece) => ('id' in piece ? slim(piece) : piece));

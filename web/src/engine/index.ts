@@ -22,6 +22,8 @@ export {
   pictureThere,
   plotThere,
   readyToPrint,
+  rememberedPiece,
+  rememberPiece,
   roomNotesThere,
   StoppedSearch,
   searchThere,

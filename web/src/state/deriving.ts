@@ -1,5 +1,6 @@
 // Follows the open document: pieces are derived and boards laid out whenever it has changed.
 import type { SetDocument } from '@parlor/core/set';
+import { isAnyOf } from '@reduxjs/toolkit';
 import {
   type CutJobs,
   coverNotesThere,
@@ -8,6 +9,7 @@ import {
   followEdit,
   jobsThere,
   layOutThere,
+  rememberPiece,
   roomNotesThere,
   StoppedSearch,
   searchThere,
@@ -32,7 +34,8 @@ import {
   searchStopped,
 } from './derivedSlice.ts';
 import { editOf } from './editOf.ts';
-import { opened } from './openSet.ts';
+import { lookedAt } from './lookedAt.ts';
+import { opened, saved } from './openSet.ts';
 import { changes, type Dispatch, listen, type State, store } from './store.ts';
 import { noticed } from './uiSlice.ts';
 
@@ -63,12 +66,6 @@ const onNewest = (work: Work, failed: (problem: unknown, dispatch: Dispatch) => 
       busy = false;
     }
   };
-};
-
-/** The piece whose view is open, the first where a view begins with that: it is worked out first. */
-const lookedAt = ({ pieces }: SetDocument): string | null => {
-  const [, view, named] = /\/(pieces|coverings|goods|room)(?:\/([^/]+))?/.exec(globalThis.location?.pathname ?? '') ?? [];
-  return named ?? (view === 'pieces' ? (pieces[0]?.id ?? null) : null);
 };
 
 const deriveNewest = onNewest(
@@ -192,6 +189,24 @@ const searchSoon = (getState: () => State, dispatch: Dispatch): void => {
     }
   }, PAUSE_MS);
 };
+
+/** A piece is kept when nothing has changed for so long. */
+const KEEP_AFTER_MS = 3000;
+let keepWaits: ReturnType<typeof setTimeout> | undefined;
+
+/** Keeps the piece that is looked at as it stands in the newest save. */
+const keepLookedAt = (getState: () => State): void => {
+  clearTimeout(keepWaits);
+  keepWaits = setTimeout(() => {
+    const { openSet, derived: now } = getState();
+    if (openSet.id === null || openSet.document === null || now.from !== openSet.savedDocument || now.from !== openSet.document) return;
+    const id = lookedAt(openSet.document);
+    const piece = now.set?.pieces.find((each) => each.id === id);
+    if (piece && now.set) void rememberPiece(openSet.id, { revision: openSet.revision, scale: now.set.scale, piece });
+  }, KEEP_AFTER_MS);
+};
+
+listen({ matcher: isAnyOf(derived, saved), effect: (_, { getState }) => keepLookedAt(getState) });
 
 listen({
   matcher: changes,

@@ -1,7 +1,10 @@
 import { readSet } from '@parlor/core/set';
 import { dequal } from 'dequal/lite';
+import { rememberedPiece } from '../engine/index.ts';
 import { api } from './api.ts';
+import { derivedFirst } from './derivedSlice.ts';
 import { findHeld, findKept, forget, letGo, putAside } from './draftStorage.ts';
+import { lookedAt } from './lookedAt.ts';
 import { notSaved, opened } from './openSet.ts';
 import { livingPages, thisPage } from './pageId.ts';
 import { type Dispatch, store } from './store.ts';
@@ -53,6 +56,8 @@ const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
     return failed === 'offline' && waiting ? open(waiting.document, waiting.basedOn, true) : failed;
   }
   const { revision, document } = answer.value;
+  const looked = lookedAt(document);
+  const kept = looked === null ? null : await rememberedPiece(id, looked, revision);
   const lost = waiting ? null : await lostThere(id, revision);
   const mine = waiting ?? lost;
   if (lost) {
@@ -66,7 +71,9 @@ const loadSet = async (id: string, dispatch: Dispatch): Promise<Opening> => {
     return 'open';
   }
   if (found) void forget(id, found.tab);
-  return open(document, revision, false);
+  open(document, revision, false);
+  if (kept) dispatch(derivedFirst(kept));
+  return 'open';
 };
 
 /** The set that the address names when the page begins. */
