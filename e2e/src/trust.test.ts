@@ -94,6 +94,14 @@ describe('nothing is lost', () => {
     await h.saved();
     const now = await stored('potting-shed');
     expect([now.revision, now.document.pieces[0]?.height]).toEqual([revision + 1, 1_651_000]);
+    // The same, and more is typed before it is tried again.
+    lost = 0;
+    await h.type(HEIGHT, '66 in');
+    await h.see('[data-save="offline"]');
+    await h.type(HEIGHT, '67 in');
+    await h.saved();
+    const later = await stored('potting-shed');
+    expect([later.revision, later.document.pieces[0]?.height]).toEqual([revision + 3, 1_701_800]);
     await h.type(HEIGHT, '64 in');
     await h.see('[data-save="unsaved"], [data-save="saving"]');
     await h.saved();

@@ -99,12 +99,30 @@ const refused = (error: ApiError, dispatch: Dispatch): 'done' | 'again' => {
 /** A document as it comes through a door: what is undefined is not there. */
 const plain = (document: unknown): unknown => JSON.parse(JSON.stringify(document));
 
-/** Saves, and finds out when the very same save had come through before, but its answer was lost on the way. */
-const send = async (work: Unsaved, edits: SentEdits | null): Promise<ApiResult<{ readonly revision: number }>> => {
+/** A state of the open set, by its number. */
+type Sent = { readonly id: string; readonly version: number; readonly document: Unsaved['document'] };
+
+/** What was sent and not answered, the newest first: any of it may have come through. */
+let unanswered: readonly Sent[] = [];
+
+/** So many tries are remembered; who has no answer tries every few seconds. */
+const MOST_TRIES = 8;
+
+/** Saves, and finds out when this save, or the one before it, had come through, but its answer was lost on the way. Gives the state that is saved. */
+const send = async (
+  work: Unsaved,
+  version: number,
+  edits: SentEdits | null,
+): Promise<ApiResult<{ readonly revision: number; readonly sent: Sent }>> => {
   const answer = await sendWork(work, edits);
-  if (answer.ok || answer.error.code !== 'stale-revision') return answer;
+  const sent: Sent = { id: work.id, version, document: work.document };
+  const tries = [sent, ...unanswered].filter(({ id }) => id === work.id);
+  unanswered = !answer.ok && answer.error.code === 'offline' ? tries.slice(0, MOST_TRIES) : [];
+  if (answer.ok) return { ok: true, value: { revision: answer.value.revision, sent } };
+  if (answer.error.code !== 'stale-revision') return answer;
   const there = await api.read(work.id);
-  return there.ok && dequal(there.value.document, plain(work.document)) ? { ok: true, value: { revision: there.value.revision } } : answer;
+  const mine = there.ok ? tries.find(({ document }) => dequal(there.value.document, plain(document))) : undefined;
+  return there.ok && mine ? { ok: true, value: { revision: there.value.revision, sent: mine } } : answer;
 };
 
 const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'done' | 'again'> => {
@@ -112,13 +130,14 @@ const saveNewest = async (getState: () => State, dispatch: Dispatch): Promise<'d
   const { id, document, revision, version } = openSet;
   if (!id || !document || !isUnsaved(openSet)) return 'done';
   dispatch(saving());
-  const answer = await send({ id, revision, document }, editsOf(openSet));
+  const answer = await send({ id, revision, document }, version, editsOf(openSet));
   if (getState().openSet.id !== id) return 'done';
   if (!answer.ok) return refused(answer.error, dispatch);
-  dispatch(saved({ version, revision: answer.value.revision, document }));
-  tellOtherPages({ id, revision: answer.value.revision });
-  void hold(id, tab, { revision: answer.value.revision, document, at: Date.now() });
-  if (getState().openSet.version === version) {
+  const { revision: now, sent } = answer.value;
+  dispatch(saved({ version: sent.version, revision: now, document: sent.document }));
+  tellOtherPages({ id, revision: now });
+  void hold(id, tab, { revision: now, document: sent.document, at: Date.now() });
+  if (getState().openSet.version === sent.version) {
     void forget(id, tab);
     return 'done';
   }

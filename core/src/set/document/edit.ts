@@ -3,11 +3,24 @@ import { type Cell, type CellPath, cellAt, frontOf, withCellAt } from '../../pie
 import type { Board } from '../../stock/index.ts';
 import type { Piece, SetDocument } from './document.ts';
 
-/** The parts of a document that are changed as wholes. */
-export type Settings = Pick<
-  SetDocument,
-  'name' | 'about' | 'units' | 'doll' | 'company' | 'cloths' | 'palette' | 'finishes' | 'booklets' | 'cutting' | 'printing' | 'layouts'
->;
+/** The parts of a document that are changed, compared and chosen as wholes. */
+export const SETTINGS = [
+  'name',
+  'about',
+  'units',
+  'doll',
+  'company',
+  'cloths',
+  'palette',
+  'finishes',
+  'booklets',
+  'cutting',
+  'printing',
+  'layouts',
+] as const satisfies readonly (keyof SetDocument)[];
+export type Setting = (typeof SETTINGS)[number];
+
+export type Settings = Pick<SetDocument, Setting>;
 
 /** A change of any family's fields; which family a piece is of never changes. */
 export type PieceChange = { [F in Piece as F['family']]: Partial<Omit<F, 'id' | 'family'>> }[Piece['family']];

@@ -2,24 +2,9 @@
 import { z } from 'zod';
 import { err, ok, type Result } from '../../kit/index.ts';
 import type { SetDocument } from './document.ts';
-import type { Settings } from './edit.ts';
+import { SETTINGS } from './edit.ts';
 import { DEEPEST, plainNought, type ReadIssue, readAgain, tooDeep } from './readSet.ts';
 import { doSentEdits, type SentEdits } from './sentEdit.ts';
-
-const SETTINGS = [
-  'name',
-  'about',
-  'units',
-  'doll',
-  'company',
-  'cloths',
-  'palette',
-  'finishes',
-  'booklets',
-  'cutting',
-  'printing',
-  'layouts',
-] as const satisfies readonly (keyof Settings)[];
 
 const changed = { change: z.record(z.string(), z.unknown()), without: z.array(z.string()).max(200).optional() };
 const id = z.string().max(1_000);

@@ -1,8 +1,8 @@
 // Two versions of a set that were made from one: what each hand did, and one document again.
 import type { Board } from '../../stock/index.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
+import type { Setting } from '../document/edit.ts';
 import { type Difference, differences, partKey, type SetPart } from './differences.ts';
-import type { Setting } from './wordsOfChange.ts';
 
 export type MergeSide = 'mine' | 'theirs';
 

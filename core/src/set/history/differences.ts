@@ -2,7 +2,8 @@
 import { dequal } from 'dequal/lite';
 import type { Units } from '../../measure/index.ts';
 import type { SetDocument } from '../document/document.ts';
-import { changeOfBoard, changeOfPiece, changeOfSetting, SETTINGS, type Setting } from './wordsOfChange.ts';
+import { SETTINGS, type Setting } from '../document/edit.ts';
+import { changeOfBoard, changeOfPiece, changeOfSetting } from './wordsOfChange.ts';
 
 /** A part of a document that two versions are compared by, and chosen by. */
 export type SetPart = { readonly kind: 'setting'; readonly setting: Setting } | { readonly kind: 'board' | 'piece'; readonly id: string };

@@ -7,23 +7,7 @@ import { changesOf, type Field, fieldsOf, isFieldShown, valueAt } from '../../pi
 import { percentOf } from '../../print/index.ts';
 import { type Board, PAPERS, PRINTERS, stockWords } from '../../stock/index.ts';
 import type { Piece, SetDocument } from '../document/document.ts';
-
-/** The settings that are compared and chosen as wholes. */
-export const SETTINGS = [
-  'name',
-  'about',
-  'units',
-  'doll',
-  'company',
-  'cloths',
-  'palette',
-  'finishes',
-  'booklets',
-  'cutting',
-  'printing',
-  'layouts',
-] as const;
-export type Setting = (typeof SETTINGS)[number];
+import type { Setting } from '../document/edit.ts';
 
 type Fields<T> = readonly (readonly [field: keyof T & string, word: string, show: (value: T) => string])[];
 
