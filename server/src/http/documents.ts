@@ -1,6 +1,6 @@
 // The documents of sets that are worked on: they stay in memory from one save to the next, so that an edit costs what it changes, not what the set is.
 import { err, ok, type Result } from '@parlor/core/kit';
-import { bytesOf, describeChange, MOST_BYTES, type Piece, readEdited, type SentEdits, type SetDocument } from '@parlor/core/set';
+import { bytesOf, describeChange, editBetween, MOST_BYTES, type Piece, readEdited, type SetDocument, sentEdit } from '@parlor/core/set';
 import type { DocumentProblem, DocumentReader } from '../reading/index.ts';
 import { getSet, type Save, type Store, type StoreError } from '../store/index.ts';
 
@@ -46,15 +46,17 @@ export const heldDocuments = (store: Store, documents: DocumentReader) => {
     forget: (): void => held.clear(),
     /** What edits make of a set at a revision, and what changed in words.
      *  Errors: 'stale-revision', 'set-not-found', 'bad-document' with what is wrong, 'body-too-large'. */
-    edited: async (id: string, basedOn: number, data: unknown): Promise<Result<Save & { readonly edits: SentEdits }, Problem>> => {
+    edited: async (id: string, basedOn: number, data: unknown): Promise<Result<Save, Problem>> => {
       const before = await at(id, basedOn);
       if (!before.ok) return before;
       if (bytesOfPieces(before.value.pieces, idsIn(data)) > MOST_PIECE_BYTES) return err({ code: 'body-too-large' });
       const done = readEdited(before.value, data);
       if (!done.ok) return err({ code: 'bad-document', issues: done.error });
-      const { document, edits } = done.value;
+      const document = done.value;
       if (bytesOf(document) > MOST_BYTES) return err({ code: 'body-too-large' });
-      return ok({ document, edits, words: describeChange(before.value, document) });
+      // Kept is what was read, not what was sent: ids, marks and defaults that were left out are decided once.
+      const edit = editBetween(before.value, document);
+      return ok({ document, edits: edit && sentEdit(edit), words: describeChange(before.value, document) });
     },
   };
 };

@@ -82,6 +82,15 @@ describe('sets over HTTP', () => {
     expect((await ask('GET', path)).body).toMatchObject({ revision: 5, document: { name: 'Barn', pieces: [{ width: 720_000 }] } });
   });
 
+  it('what an edit leaves out is decided when it is saved, and stays so in the history', async () => {
+    const { body } = await ask('POST', '/api/sets', { document });
+    const path = `/api/sets/${body.id}`;
+    const steps = [[{ kind: 'add-piece', at: 1, piece: { id: 'stool', width: '40 cm' } }], [{ kind: 'remove-piece', id: 'piece-1' }]];
+    for (const [index, edits] of steps.entries()) await ask('POST', `${path}/edits`, { basedOn: index + 1, edits });
+    const found = (await ask('GET', path)).body.document as unknown as { pieces: { id: string; mark: number; width: number }[] };
+    expect(found.pieces).toMatchObject([{ id: 'stool', mark: 2, width: 400_000 }]);
+  });
+
   it('an edit that is stale, foreign, wrong or too long changes nothing and says why', async () => {
     const { body } = await ask('POST', '/api/sets', { document });
     const path = `/api/sets/${body.id}`;

@@ -130,7 +130,8 @@ export const routes = ({ store, desk, documents, pictures, door, clock }: AppPar
     const text = before.ok ? JSON.stringify(before.value) : null;
     const read = await readDocument(context, documents, body.document, sizeOf(context), text);
     if (!read) return;
-    const saved = await saveSet(store, id, body.basedOn, { ...read, edits: null }, clock());
+    const words = before.ok ? read.words : 'everything anew';
+    const saved = await saveSet(store, id, body.basedOn, { document: read.document, edits: null, words }, clock());
     if (saved.ok) held.hold(id, saved.value.revision, read.document);
     answer(context, saved);
   });

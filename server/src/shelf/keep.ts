@@ -58,12 +58,14 @@ const rowSchema = z.discriminatedUnion('kind', [
     ...{ id, revision, createdAt: moment, updatedAt: moment, deletedAt: moment.nullable(), awayDay: z.number().int().nullable() },
     document: z.looseObject({ name: z.string(), about: z.string() }),
   }),
-  z.strictObject({
-    kind: z.literal('revision'),
-    ...{ set: id, revision, savedAt: moment, words: z.string().max(100_000) },
-    document: z.looseObject({ name: z.string(), about: z.string() }).optional(),
-    edits: z.array(z.looseObject({ kind: z.string() })).optional(),
-  }),
+  z
+    .strictObject({
+      kind: z.literal('revision'),
+      ...{ set: id, revision, savedAt: moment, words: z.string().max(100_000) },
+      document: z.looseObject({ name: z.string(), about: z.string() }).optional(),
+      edits: z.array(z.looseObject({ kind: z.string() })).optional(),
+    })
+    .refine(({ document, edits }) => document !== undefined || edits !== undefined, 'a save has neither its document nor its edits'),
   z.strictObject({ kind: z.literal('preset'), id, name: z.string().max(1_000), at: moment, piece: z.looseObject({}) }),
   z.strictObject({
     kind: z.literal('picture'),

@@ -62,6 +62,20 @@ const savePicture = async (tx: Db, entry: PictureEntry, files: PictureFiles | nu
     .onConflictDoNothing();
 };
 
+/** Keeps a save in the history again. */
+const keepAgain = async (
+  tx: Db,
+  { id, revision, words, at }: { readonly id: string; readonly revision: number; readonly words: string; readonly at: string },
+  what: { readonly document: unknown } | { readonly edits: unknown },
+): Promise<void> => {
+  const saved = { words, ...what, savedAt: new Date(at) };
+  await tx
+    .insert(revisions)
+    .values({ setId: id, revision, ...saved })
+    .onConflictDoUpdate({ target: [revisions.setId, revisions.revision], set: saved });
+  await thin(tx, id, revision);
+};
+
 const saveSetAgain = async (tx: Db, { id, revision, words, document, at }: Entry & { readonly kind: 'save' }): Promise<void> => {
   const { name, about } = document as { name: string; about: string };
   const now = { name, about, revision, document, documentRevision: revision, updatedAt: new Date(at) };
@@ -69,12 +83,7 @@ const saveSetAgain = async (tx: Db, { id, revision, words, document, at }: Entry
     .insert(sets)
     .values({ id, ...now, createdAt: new Date(at) })
     .onConflictDoUpdate({ target: sets.id, set: now });
-  const saved = { words, document, savedAt: new Date(at) };
-  await tx
-    .insert(revisions)
-    .values({ setId: id, revision, ...saved })
-    .onConflictDoUpdate({ target: [revisions.setId, revisions.revision], set: saved });
-  await thin(tx, id, revision);
+  await keepAgain(tx, { id, revision, words, at }, { document });
 };
 
 const editSetAgain = async (tx: Db, { id, revision, words, at, name, about, edits }: Entry & { readonly kind: 'edit' }): Promise<void> => {
@@ -85,12 +94,7 @@ const editSetAgain = async (tx: Db, { id, revision, words, at, name, about, edit
     .returning({ id: sets.id });
   // A set that is not there was forgotten later than this.
   if (!set) return;
-  const saved = { words, edits, savedAt: new Date(at) };
-  await tx
-    .insert(revisions)
-    .values({ setId: id, revision, ...saved })
-    .onConflictDoUpdate({ target: [revisions.setId, revisions.revision], set: saved });
-  await thin(tx, id, revision);
+  await keepAgain(tx, { id, revision, words, at }, { edits });
 };
 
 /** Does an entry again, whether or not the database still knows of it. */

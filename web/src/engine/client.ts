@@ -169,8 +169,8 @@ const restored = <T extends { readonly key: string }>(
 
 const pieces = new Map<string, DerivedPiece>();
 
-/** The key of a piece that was kept from before and is shown; where it is still the same, it is not told again. */
-let remembered: string | null = null;
+/** A piece that was kept from before and is shown; where it is still the same, it is not told again. */
+let remembered: DerivedPiece | null = null;
 
 /** Nobody waits longer for what can be worked out as well. */
 const MOST_MS = 300;
@@ -180,8 +180,7 @@ const soonNull = (): Promise<null> => new Promise((go) => setTimeout(go, MOST_MS
 export const rememberedPiece = async (setId: string, pieceId: string, revision: number): Promise<KeptPiece | null> => {
   const kept = await Promise.race([keptPiece(CORE_PROGRAM, setId, pieceId), soonNull()]);
   if (kept?.revision !== revision) return null;
-  remembered = kept.piece.key;
-  pieces.set(kept.piece.key, kept.piece);
+  remembered = kept.piece;
   return kept;
 };
 
@@ -204,7 +203,8 @@ export const deriveThere = async (
     onFirst(piece, scale);
     came();
   };
-  const has = remembered;
+  const has = remembered?.key ?? null;
+  if (remembered) pieces.set(remembered.key, remembered);
   remembered = null;
   const reply: DeriveReply = await engine.ask((hand, tell) => hand.derive(tell(document), first, has, proxy(tellFirst)));
   // It comes by a way of its own, which may be the longer one.

@@ -1,14 +1,14 @@
 // The piece that was looked at is kept in the browser as it was worked out, so that a set that is opened again shows it at once, before any worker
 // has begun.
 import type { DerivedPiece, DerivedSet } from '@parlor/core/set';
-import { createStore, delMany, entries, get, set, type UseStore } from 'idb-keyval';
+import { createStore, delMany, entries, get, keys, set, type UseStore } from 'idb-keyval';
 
 /** A piece as it stood in a save of its set. */
 export type KeptPiece = { readonly revision: number; readonly scale: DerivedSet['scale']; readonly piece: DerivedPiece };
 
 type Kept = KeptPiece & { readonly program: string; readonly at: number };
 
-/** Beyond so many the oldest are let go. */
+/** So many are kept; they are counted out only when there are half as many more, for that reads all of them. */
 const MOST = 40;
 
 let opened: UseStore | undefined;
@@ -45,8 +45,8 @@ export const keepPiece = async (
 ): Promise<void> => {
   try {
     await set(nameOf(setId, piece.id), { program, revision, scale, piece, at } satisfies Kept, store());
+    if ((await keys(store())).length < 1.5 * MOST) return;
     const all = await entries<string, Kept>(store());
-    if (all.length <= MOST) return;
     const newestFirst = [...all].sort(([, a], [, b]) => b.at - a.at);
     await delMany(
       newestFirst.slice(MOST).map(([name]) => name),

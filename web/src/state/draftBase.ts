@@ -35,13 +35,13 @@ export const packedAtOnce = (id: string, tab: string, document: SetDocument, sto
 const stands = (key: string, store: UseStore): Promise<boolean> =>
   store('readonly', (objects) => promisifyRequest(objects.getKey(key))).then((found) => found !== undefined);
 
-/** Packs a document; a new base is written first where it is needed. `inUse` is one that must stay besides. */
+/** Packs a document; a new base is written first where it is needed. `inUse` are those that must stay besides. One after the other, or a base would go that is about to be needed. */
 export const packed = async (
   id: string,
   tab: string,
   document: SetDocument,
   places: () => UseStore,
-  inUse: () => Promise<string | null>,
+  inUse: () => Promise<readonly (string | undefined)[]>,
 ): Promise<Packed> => {
   const store = places();
   if (base && !(await stands(base.key, store))) base = null;
@@ -52,7 +52,7 @@ export const packed = async (
   await set(key, document, store);
   base = { key, document, store: places };
   // What was kept just before may still be all that there is, until what is packed now is written.
-  const stay = new Set([key, before, await inUse()]);
+  const stay = new Set([key, before, ...(await inUse())]);
   const own = (await keys<string>(store)).filter((each) => each.startsWith(prefixOf(id, tab)) && !stay.has(each));
   await delMany(own, store);
   return { base: key, edits: [] };

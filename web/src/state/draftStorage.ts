@@ -61,17 +61,25 @@ export const keepAtOnce = (id: string, tab: string, { document, ...kept }: KeptD
   }
 };
 
-/** Writes something with its document packed. */
-const setPacked = async (
+let lastWritten: Promise<unknown> = Promise.resolve();
+
+/** Writes something with its document packed; one after the other. */
+const setPacked = (
   key: string,
   id: string,
   tab: string,
   { document, ...more }: { readonly document: SetDocument },
   store: () => UseStore,
 ): Promise<true> => {
-  const heldBase = async () => ((await get(`${HELD}${id}`, store())) as { base?: string } | undefined)?.base ?? null;
-  await set(key, { ...more, ...(await packed(id, tab, document, store, heldBase)) }, store());
-  return true;
+  const inUse = async () =>
+    (await getMany<{ base?: string } | undefined>([`${HELD}${id}`, keyOf(id, tab)], store())).map((record) => record?.base);
+  const write = async (): Promise<true> => {
+    await set(key, { ...more, ...(await packed(id, tab, document, store, inUse)) }, store());
+    return true;
+  };
+  const written = lastWritten.then(write, write);
+  lastWritten = written;
+  return written;
 };
 
 /** Keeps a document; false when the browser has no room or does not allow it. */

@@ -1,6 +1,6 @@
 // The door of edits: what came through a request is done on a document, and judged with it.
 import { z } from 'zod';
-import { err, ok, type Result } from '../../kit/index.ts';
+import { err, type Result } from '../../kit/index.ts';
 import type { SetDocument } from './document.ts';
 import { SETTINGS } from './edit.ts';
 import { DEEPEST, plainNought, type ReadIssue, readAgain, tooDeep } from './readSet.ts';
@@ -32,10 +32,7 @@ const sentEdits = z.array(one).min(1).max(1_000);
 
 /** Does edits that came through a door on a document that has passed its own. Only what they change is judged anew.
  *  Shape: a document, anything → the document that comes of it, as whole as if all of it had been read, or the issues with their paths. */
-export const readEdited = (
-  document: SetDocument,
-  data: unknown,
-): Result<{ readonly document: SetDocument; readonly edits: SentEdits }, readonly ReadIssue[]> => {
+export const readEdited = (document: SetDocument, data: unknown): Result<SetDocument, readonly ReadIssue[]> => {
   if (tooDeep(data, DEEPEST)) return err([{ path: 'edits', message: `They are nested deeper than ${DEEPEST} levels.` }]);
   const sent = sentEdits.safeParse(data);
   if (!sent.success) {
@@ -43,6 +40,5 @@ export const readEdited = (
     return err([{ path: path.reduce<string>((text, key) => `${text}[${String(key)}]`, 'edits'), message }]);
   }
   const edits = plainNought(sent.data) as SentEdits;
-  const read = readAgain(document, doSentEdits(document, edits) as SetDocument);
-  return read.ok ? ok({ document: read.value, edits }) : read;
+  return readAgain(document, doSentEdits(document, edits) as SetDocument);
 };

@@ -1,11 +1,12 @@
 // What makes one document another, as one edit that can be sent and kept: small whatever the size of the set, and of a form that outlives changes of
 // the document's shape, for it only names keys and what stands in them.
+import { dequal } from 'dequal/lite';
 import type { SetDocument } from './document.ts';
 import { applyEdit, type Edit, type PieceChange, type Settings } from './edit.ts';
 
-/** The keys of an object whose values are no longer the very same. */
+/** The keys of an object whose values are no longer the same. */
 const changedKeys = <T extends object>(before: T, after: T): readonly (keyof T)[] =>
-  ([...new Set([...Object.keys(before), ...Object.keys(after)])] as (keyof T)[]).filter((key) => before[key] !== after[key]);
+  ([...new Set([...Object.keys(before), ...Object.keys(after)])] as (keyof T)[]).filter((key) => !dequal(before[key], after[key]));
 
 const changeOf = <T extends object>(after: T, keys: readonly (keyof T)[]): Partial<T> =>
   Object.fromEntries(keys.map((key) => [key, after[key]])) as Partial<T>;
@@ -42,7 +43,7 @@ const listEdits = <T extends Listed>(
   return stayed.length === 0 ? [...added, ...removed] : [...removed, ...added, ...changes];
 };
 
-/** The edit that makes one document another: of settings, pieces and boards what is no longer the very same object.
+/** The edit that makes one document another: of settings, pieces and boards what is no longer the same; what is the very same object is not looked into.
  *  Null where only the whole document says it: a new order, or a piece that became one of another family. */
 export const editBetween = (before: SetDocument, after: SetDocument): Edit | null => {
   const keys = changedKeys(before, after).filter((key) => key !== 'pieces' && key !== 'boards');
@@ -85,25 +86,28 @@ export type SentEdits = readonly (
 
 const flat = (edit: Edit): readonly Edit[] => (edit.kind === 'all' ? edit.edits.flatMap(flat) : [edit]);
 
+const asJson = (edit: Edit): SentEdits[number] | null => {
+  if (edit.kind === 'put-cell' || edit.kind === 'replace' || edit.kind === 'all') return null;
+  if (edit.kind !== 'change-piece' && edit.kind !== 'change-board') return edit;
+  const without = Object.entries(edit.change).flatMap(([key, value]) => (value === undefined ? [key] : []));
+  return without.length === 0 ? edit : { ...edit, without };
+};
+
 /** An edit as it is sent; null for one that can only be sent as the whole document that comes of it, or that does nothing. */
 export const sentEdit = (edit: Edit): SentEdits | null => {
-  const sent = flat(edit).map((each) => {
-    if (each.kind === 'put-cell' || each.kind === 'replace') return null;
-    if (each.kind !== 'change-piece' && each.kind !== 'change-board') return each;
-    const without = Object.entries(each.change).flatMap(([key, value]) => (value === undefined ? [key] : []));
-    return without.length === 0 ? each : { ...each, without };
-  });
-  return sent.length === 0 || sent.includes(null) ? null : (sent as unknown as SentEdits);
+  const all = flat(edit).map(asJson);
+  const sent = all.filter((each) => each !== null);
+  return sent.length === 0 || sent.length < all.length ? null : sent;
 };
 
 /** What was sent as an edit again. Nothing in it has been judged; that is done with what comes of it. */
 const received = (sent: SentEdits): Edit => ({
   kind: 'all',
-  edits: sent.map((each) => {
-    if (!('without' in each)) return each;
+  edits: sent.map((each): Edit => {
+    if (each.kind !== 'change-piece' && each.kind !== 'change-board') return each;
     const { without = [], ...edit } = each;
-    return { ...edit, change: { ...edit.change, ...Object.fromEntries(without.map((key) => [key, undefined])) } };
-  }) as unknown as readonly Edit[],
+    return { ...edit, change: { ...edit.change, ...Object.fromEntries(without.map((key) => [key, undefined])) } } as Edit;
+  }),
 });
 
 /** Does edits on a document that was kept with them, without asking what comes of it: that passes its door as a whole when it is read. What an edit
